@@ -1,0 +1,72 @@
+using System.Collections.Immutable;
+using SetFirm.Core.Quantities;
+
+namespace SetFirm.Core.Batching;
+
+/// <summary>How a volume is split into loads.</summary>
+/// <param name="Units">Units in each batch, in order.</param>
+/// <param name="Unit">What one unit is.</param>
+public sealed record BatchPlan(ImmutableArray<int> Units, BatchUnit Unit)
+{
+    public Volume VolumeOf(int batch) => Unit.Yield * Units[batch];
+
+    public Volume Total => Unit.Yield * Units.Sum();
+}
+
+/// <summary>What came of splitting a volume.</summary>
+public abstract record Batched
+{
+    private Batched()
+    {
+    }
+
+    public sealed record Fits(BatchPlan Plan) : Batched;
+
+    /// <summary>Not even one unit fits the mixer.</summary>
+    public sealed record MixerTooSmall(Volume Unit, Volume Capacity) : Batched;
+
+    /// <summary>More batches than anyone would mix.</summary>
+    public sealed record TooMany(long Count) : Batched;
+}
+
+/// <summary>Splits a volume into the fewest level batches that the mixer takes.</summary>
+/// <remarks>
+/// Fewest batches first; among those, whole bags or containers where they cover the volume; then as even as can be,
+/// the smaller ones last. Batches so differ by at most one unit (one whole bag where whole bags do).
+/// Source: site practice.
+/// </remarks>
+public static class Batches
+{
+    public const int Most = 500;
+
+    public static Batched Split(Volume wanted, BatchUnit unit, Volume capacity)
+    {
+        ArgumentNullException.ThrowIfNull(unit);
+        const double slack = 1e-9; // a bag that fits to the millilitre fits
+        var byYield = Math.Floor((capacity.CubicMetres / unit.Yield.CubicMetres) + slack);
+        var byLoose = Math.Floor((capacity.CubicMetres * Mixer.LooseOverCapacity / unit.LooseVolume.CubicMetres) + slack);
+        var mostUnits = (long)Math.Min(1_000_000, Math.Min(byYield, byLoose));
+        if (mostUnits < 1)
+        {
+            return new Batched.MixerTooSmall(unit.Yield, capacity);
+        }
+
+        var needed = Math.Max(1, Math.Ceiling((wanted.CubicMetres / unit.Yield.CubicMetres) - slack));
+        var count = Math.Ceiling(needed / mostUnits);
+        if (count > Most)
+        {
+            return new Batched.TooMany(count > long.MaxValue / 2 ? long.MaxValue : (long)count);
+        }
+
+        var wholes = Level((int)Math.Ceiling(needed / unit.PerWhole), (int)count, unit.PerWhole);
+        var units = wholes[0] <= mostUnits ? wholes : Level((int)needed, (int)count, 1);
+        return new Batched.Fits(new BatchPlan(units, unit));
+    }
+
+    private static ImmutableArray<int> Level(int things, int batches, int unitsEach)
+    {
+        batches = Math.Min(batches, things);
+        var (each, extra) = Math.DivRem(things, batches);
+        return [.. Enumerable.Range(0, batches).Select(i => (each + (i < extra ? 1 : 0)) * unitsEach)];
+    }
+}

@@ -1,0 +1,74 @@
+using SetFirm.Core.Mixes;
+
+namespace SetFirm.Core.Curing;
+
+/// <summary>Strength against equivalent age, and what stopping the wet cure costs.</summary>
+/// <remarks>
+/// Source: EN 1992-1-1 3.1.2, f = f28 exp(c (1 - sqrt(28/t))), t in equivalent days. Departure: not for the first hours;
+/// before final set f = 0, from final set to three times final set a straight line up to the curve.
+/// Shares for stopping early: ACI 308R's trend, site practice.
+/// </remarks>
+public static class StrengthGain
+{
+    private const double HoursPerDay = 24;
+
+    private static readonly (double Days, double Share)[] Shares =
+        [(0, 0.55), (1, 0.65), (3, 0.80), (7, 0.92), (14, 0.98), (28, 1.00)];
+
+    /// <summary>MPa at this equivalent age, kept wet throughout.</summary>
+    /// <param name="f28Mpa">28-day strength, MPa.</param>
+    /// <param name="ageCoefficient">c.</param>
+    /// <param name="finalSetHours">tf at 20 °C, additives included.</param>
+    /// <param name="equivalentHours">Since water met cement.</param>
+    public static double Moist(double f28Mpa, double ageCoefficient, double finalSetHours, double equivalentHours)
+    {
+        if (equivalentHours <= finalSetHours)
+        {
+            return 0;
+        }
+
+        var rampEnds = 3 * finalSetHours;
+        return equivalentHours >= rampEnds
+            ? Curve(f28Mpa, ageCoefficient, equivalentHours / HoursPerDay)
+            : Curve(f28Mpa, ageCoefficient, rampEnds / HoursPerDay) * (equivalentHours - finalSetHours) / (rampEnds - finalSetHours);
+    }
+
+    public static double Moist(ConcreteMix mix, double equivalentHours) =>
+        Moist(mix.F28.Megapascals, mix.AgeCoefficient, mix.ToFinalSet.TotalHours, equivalentHours);
+
+    /// <summary>MPa when the wet cure stops after some equivalent hours: f(d) + (f - f(d)) (share f28 - f(d)) / (f28 - f(d)), never falling.</summary>
+    public static double Stopped(ConcreteMix mix, double wetEquivalentHours, double equivalentHours)
+    {
+        var moist = Moist(mix, equivalentHours);
+        if (equivalentHours <= wetEquivalentHours || mix.Family == MixFamily.Rapid)
+        {
+            return moist; // a rapid mix kept wet for its hours loses nothing
+        }
+
+        var f28 = mix.F28.Megapascals;
+        var atStop = Moist(mix, wetEquivalentHours);
+        var reach = (ShareAfter(wetEquivalentHours / HoursPerDay) * f28) - atStop;
+        return f28 - atStop < 1e-9 ? moist : atStop + Math.Max(0, (moist - atStop) * reach / (f28 - atStop));
+    }
+
+    /// <summary>Share of the 28-day moist-cured strength that this many wet equivalent days leave: straight to one day, then on log days.</summary>
+    public static double ShareAfter(double days)
+    {
+        if (days <= 0)
+        {
+            return Shares[0].Share;
+        }
+
+        if (days >= Shares[^1].Days)
+        {
+            return 1;
+        }
+
+        var upper = Array.FindIndex(Shares, s => s.Days >= days);
+        var (a, b) = (Shares[upper - 1], Shares[upper]);
+        var along = upper == 1 ? days : Math.Log(days / a.Days) / Math.Log(b.Days / a.Days);
+        return a.Share + (along * (b.Share - a.Share));
+    }
+
+    private static double Curve(double f28, double c, double days) => f28 * Math.Exp(c * (1 - Math.Sqrt(28 / days)));
+}

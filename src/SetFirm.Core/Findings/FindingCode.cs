@@ -1,0 +1,142 @@
+namespace SetFirm.Core.Findings;
+
+/// <summary>What a finding says. The browser holds one sentence for each; the facts named here go into it.</summary>
+/// <remarks>Facts carry their unit at the end of their name: Mm, M, L, Kg, C, Min, Mpa, Pct, KgM2H.</remarks>
+public enum FindingCode
+{
+    // Input
+    /// <summary>Texts: reason. Facts: at (index into the text).</summary>
+    QuantityUnread,
+
+    /// <summary>Facts: value, least, most, in the unit of their names' ending.</summary>
+    OutOfRange,
+
+    /// <summary>Texts: given.</summary>
+    UnknownTimeZone,
+
+    // Shape
+    NothingToPour,
+
+    /// <summary>Facts: count, most.</summary>
+    TooMany,
+
+    /// <summary>Facts: count.</summary>
+    TooFewEdges,
+
+    /// <summary>Facts: sumDegrees; 360 either way is once round.</summary>
+    TurnsDoNotClose,
+
+    /// <summary>Facts: gapMm, limitMm.</summary>
+    OutlineGap,
+
+    /// <summary>Facts: blanks. At most two blanks, and those two not parallel.</summary>
+    OutlineNotSolvable,
+
+    /// <summary>Facts: lengthMm, negative where the edge would have to run backwards.</summary>
+    EdgeBackwards,
+
+    /// <summary>Facts: xM, yM.</summary>
+    OutlineCrosses,
+    OpeningOutside,
+
+    /// <summary>Facts: other (index of the other opening).</summary>
+    OpeningsOverlap,
+
+    // Mix
+    /// <summary>Texts: given.</summary>
+    UnknownBag,
+    MixWithoutCement,
+
+    /// <summary>Facts: waterL, mostL, f28Mpa, bestF28Mpa.</summary>
+    WaterOverBagLimit,
+
+    /// <summary>Facts: waterL, leastL.</summary>
+    WaterUnderBagLimit,
+
+    /// <summary>Facts: waterCement, least, most.</summary>
+    WaterCementOutsideTable,
+
+    /// <summary>Facts: thicknessMm, leastMm, mostMm.</summary>
+    ThicknessOutsideMix,
+
+    /// <summary>Facts: stoneMm, mostMm, thicknessMm.</summary>
+    StoneTooLarge,
+
+    /// <summary>Facts: waterCement, most.</summary>
+    ExposureWaterCement,
+
+    /// <summary>Facts: f28Mpa, leastMpa.</summary>
+    ExposureStrength,
+
+    /// <summary>Facts: airPct, wantedPct.</summary>
+    ExposureAir,
+
+    // Load
+    /// <summary>Facts: unitL, capacityL.</summary>
+    MixerTooSmall,
+
+    /// <summary>Facts: count, limit.</summary>
+    WantsMixer,
+
+    /// <summary>Facts: volumeM3, limitM3.</summary>
+    WantsHelper,
+
+    /// <summary>Facts: volumeM3, comfortM3, exhaustionM3, hands.</summary>
+    MoreThanADay,
+
+    /// <summary>Facts: ageMin, limitMin.</summary>
+    ColdJoint,
+
+    // Day
+    /// <summary>Facts: hour (index), Texts: field.</summary>
+    WeatherUnusable,
+
+    /// <summary>Facts: hoursGiven. The mean day of what was given stands in after that.</summary>
+    WeatherEndsEarly,
+
+    /// <summary>Facts: chancePct, limitPct.</summary>
+    RainBeforeSet,
+
+    /// <summary>Facts: peakKgM2H, limitKgM2H.</summary>
+    DryingFast,
+
+    /// <summary>Facts: airC, limitC.</summary>
+    ColdWeather,
+
+    /// <summary>Facts: mixC, limitC.</summary>
+    MixTooCold,
+
+    /// <summary>Facts: mixC, limitC.</summary>
+    MixTooHot,
+
+    /// <summary>Facts: overlapMin. Texts: pass.</summary>
+    HandsStillMixing,
+
+    /// <summary>Texts: pass.</summary>
+    AfterDark,
+    RapidSetsAsPlaced,
+
+    // Cure
+    /// <summary>Facts: wetDays, adviceDays, share.</summary>
+    CureStoppedEarly,
+
+    /// <summary>Facts: intervalH. Texts: method.</summary>
+    CannotBeKeptWet,
+
+    /// <summary>Facts: strengthMpa, safeMpa.</summary>
+    FrozenYoung,
+
+    /// <summary>Facts: neededMpa. Texts: milestone.</summary>
+    MilestoneOutOfSight,
+
+    // Cautions: where hands can be hurt
+    CausticCement,
+    DustWhenTipping,
+
+    /// <summary>Facts: massKg, limitKg.</summary>
+    HeavyLift,
+    MixerGuard,
+    MarkServices,
+    WashOut,
+    StructuralWork,
+}

@@ -1,0 +1,269 @@
+using NodaTime;
+using NodaTime.Text;
+using SetFirm.Core.Batching;
+using SetFirm.Core.Findings;
+using SetFirm.Core.Finishing;
+using SetFirm.Core.Mixes;
+using SetFirm.Core.Plans.Document;
+using SetFirm.Core.Plans.Report;
+using SetFirm.Core.PourDay;
+using SetFirm.Core.Setting;
+using SetFirm.Core.Weather;
+
+namespace SetFirm.Core.Plans;
+
+/// <summary>A pour day worked out, with the history that the cure goes on from.</summary>
+internal sealed record PlannedDay(DayReport Report, PourSchedule Schedule, ZonePour Youngest, Duration JointLimit);
+
+/// <summary>From batches, a start and the weather to pass windows.</summary>
+internal static class DayStep
+{
+    /// <summary>The cold-joint clock: set progress under which a batch still takes the next one.</summary>
+    public const double JointProgress = 0.4;
+
+    private const double RainNoGo = 0.30;
+    private const double RainWarn = 0.15;
+    private const double ColdAirC = 4;
+    private const double LeastMixColdC = 13;
+    private const double MostMixC = 35;
+    private const double DarkWm2 = 1;
+    private static readonly Duration FollowZones = Duration.FromHours(48);
+
+    /// <summary>The start of the pour as a moment; an hour that a clock change skips or repeats is read leniently (later, or first).</summary>
+    public static (Instant Start, DateTimeZone Zone)? Start(JobDocument job, Gate gate)
+    {
+        var zone = DateTimeZoneProviders.Tzdb.GetZoneOrNull(job.TimeZone);
+        if (zone is null)
+        {
+            gate.Add(Finding.Of(FindingCode.UnknownTimeZone, Severity.Error, "/timeZone").Naming("given", job.TimeZone));
+        }
+
+        var date = gate.Date("/day/date", job.Day.Date);
+        var time = gate.Time("/day/start", job.Day.Start);
+        return zone is not null && date is { } d && time is { } t ? ((d + t).InZoneLeniently(zone).ToInstant(), zone) : null;
+    }
+
+    public static PlannedDay Plan(
+        JobDocument job, PlannedShape shape, Recipe recipe, PlannedLoad load, Instant start, HourlyWeather weather, ISlabModel model, Gate gate)
+    {
+        var mix = recipe.Mix;
+        var schedule = load.Schedule(start);
+        var mixC = MixTemperature(mix, weather.At(start).AirC, job.Mixing.WaterC, gate);
+        var zones = ZonesOf(shape, mix, load, schedule, mixC, weather, model, gate);
+        var jointLimit = CheckJoint(mix, mixC, schedule, load, gate);
+        var last = shape.Slabs[^1];
+        var youngest = new ZonePour(mix, last.Shape.Thickness, mixC, schedule.Batches[^1].WaterAdded);
+        var first = model.Follow(youngest with { Depth = shape.Slabs[0].Shape.Thickness, WaterAdded = start }, weather, FollowZones);
+        var newest = model.Follow(youngest, weather, FollowZones);
+        var initialSet = first.WhenEquivalentHours(mix.ToInitialSet.TotalHours);
+        var finalSet = newest.WhenEquivalentHours(mix.ToFinalSet.TotalHours);
+        var passes = Together(zones);
+        var doneBy = passes.Count == 0 ? schedule.MixingEnds : passes.Max(p => p.Closes);
+        var until = Instant.Max(finalSet ?? start + FollowZones, doneBy);
+        var hours = Hours(first, weather, start, until);
+        var report = new DayReport(
+            start,
+            schedule.MixingEnds,
+            doneBy,
+            mixC,
+            initialSet,
+            finalSet,
+            weather.RainChance(start, finalSet ?? start + FollowZones),
+            hours.Where(h => h.At < (finalSet ?? until)).Max(h => h.EvaporationKgM2H),
+            zones,
+            passes,
+            hours);
+        CheckWeather(report, weather, job, gate);
+        CheckHands(report, mix, job, weather, gate);
+        return new PlannedDay(report, schedule, youngest, jointLimit);
+    }
+
+    private static double MixTemperature(ConcreteMix mix, double airC, double waterC, Gate gate)
+    {
+        // Materials stand out overnight: they are as warm as the air when mixing begins.
+        var sound = gate.InRange("/mixing/waterC", waterC, 0, 60, "C");
+        var water = sound ? waterC : Math.Clamp(double.IsNaN(waterC) ? airC : waterC, 0, 60);
+        var mixC = FreshTemperature.Of(
+            new HeatPart(mix.SolidsKgPerM3, airC, FreshTemperature.SolidsKjPerKgK),
+            new HeatPart(mix.WaterKgPerM3, water, FreshTemperature.WaterKjPerKgK));
+        gate.Add(Explanation.For(
+            WhyCode.MixTemperature, "", mixC, Source.Aci305,
+            ("solidsKg", mix.SolidsKgPerM3), ("solidsC", airC), ("waterKg", mix.WaterKgPerM3), ("waterC", water)));
+        return mixC;
+    }
+
+    private static List<ZoneReport> ZonesOf(
+        PlannedShape shape, ConcreteMix mix, PlannedLoad load, PourSchedule schedule, double mixC, HourlyWeather weather, ISlabModel model, Gate gate)
+    {
+        var zones = new List<ZoneReport>();
+        foreach (var zone in Zones.Cut(load.Batches, schedule, [.. shape.Slabs.Select(s => s.OrderL)], mix.ToInitialSet))
+        {
+            var slab = shape.Slabs[zone.Element];
+            var (first, last) = (schedule.Batches[zone.FirstBatch], schedule.Batches[zone.LastBatch]);
+            var pour = new ZonePour(mix, slab.Shape.Thickness, mixC, first.WaterAdded);
+            var oldest = model.Follow(pour, weather, FollowZones);
+            var youngest = zone.FirstBatch == zone.LastBatch ? oldest : model.Follow(pour with { WaterAdded = last.WaterAdded }, weather, FollowZones);
+            var number = zones.Count + 1;
+            var passes = new List<PassReport>();
+            foreach (var rule in Finishes.Chain(slab.Said.Finish, mix.Family == MixFamily.Rapid))
+            {
+                // Striking off follows the batches as they come; everything after waits until the zone is full.
+                var placed = rule.Pass == Pass.StrikeOff ? first.Placed : last.Placed;
+                if (PassWindows.Of(rule, oldest, youngest, placed, mix.ToInitialSet) is { } window)
+                {
+                    passes.Add(new PassReport(
+                        window.Pass, window.Opens, window.Closes, window.OpensEarliest, window.OpensLatest, window.ClosesEarliest, window.ClosesLatest));
+                    Explain(rule, mix, number, youngest, window, gate);
+                }
+            }
+
+            zones.Add(new ZoneReport(number, slab.Index, first.Number, last.Number, last.Placed, passes));
+        }
+
+        return zones;
+    }
+
+    private static void Explain(PassRule rule, ConcreteMix mix, int zone, SlabHistory youngest, PassWindow window, Gate gate)
+    {
+        if (zone == 1)
+        {
+            gate.Add(Explanation.For(
+                WhyCode.PassWindow, Gate.CamelCase(rule.Pass.ToString()), youngest.EquivalentHoursAt(window.Opens), Source.Aci302,
+                ("opensAt", rule.Opens), ("closesAt", rule.Closes), ("initialSetH", mix.ToInitialSet.TotalHours),
+                ("concreteC", youngest.TemperatureAt(window.Opens)), ("doubtPct", PassWindows.SetDoubt * 100)).And(Source.AstmC1074));
+        }
+    }
+
+    /// <summary>All zones as one: a pass opens with its first zone and closes with its last.</summary>
+    private static List<PassReport> Together(List<ZoneReport> zones) =>
+    [
+        .. zones.SelectMany(z => z.Passes).GroupBy(p => p.Pass).OrderBy(g => g.Key).Select(g => new PassReport(
+            g.Key, g.Min(p => p.Opens), g.Max(p => p.Closes), g.Min(p => p.OpensEarliest), g.Min(p => p.OpensLatest), g.Max(p => p.ClosesEarliest), g.Max(p => p.ClosesLatest))),
+    ];
+
+    private static List<HourReport> Hours(SlabHistory slab, HourlyWeather weather, Instant start, Instant until)
+    {
+        var hours = new List<HourReport>();
+        for (var at = Instant.FromUnixTimeSeconds((start.ToUnixTimeSeconds() / 3600) * 3600); at <= until + Duration.FromHours(1); at += Duration.FromHours(1))
+        {
+            var h = weather.At(at);
+            var evaporation = Evaporation.Uno(slab.TemperatureAt(at), h.AirC, h.Humidity, h.SlabWindKmh);
+            hours.Add(new HourReport(at, h.AirC, h.Humidity, h.WindKmh, h.SunWm2, h.RainChance, h.RainMm, evaporation));
+        }
+
+        return hours;
+    }
+
+    private static Duration CheckJoint(ConcreteMix mix, double mixC, PourSchedule schedule, PlannedLoad load, Gate gate)
+    {
+        var rate = Math.Max(EquivalentAge.Rate(mixC), 0.01);
+        var limit = Duration.FromHours(JointProgress * mix.ToInitialSet.TotalHours / rate);
+        gate.Add(Explanation.For(
+            WhyCode.JointAge, "", schedule.JointAge.TotalMinutes, Source.AstmC1074,
+            ("limitMin", limit.TotalMinutes), ("initialSetH", mix.ToInitialSet.TotalHours), ("mixC", mixC), ("progress", JointProgress)));
+        if (schedule.JointAge > limit)
+        {
+            var hands = load.Crew.Hands;
+            var quicker = (load with { Crew = new Crew(hands + 1) }).Schedule(default).JointAge;
+            var finding = Finding.Of(
+                FindingCode.ColdJoint, Severity.Warning, "/mixing/hands", ("ageMin", schedule.JointAge.TotalMinutes), ("limitMin", limit.TotalMinutes));
+            gate.Add(quicker < schedule.JointAge
+                ? finding.WithRemedies(new Remedy(
+                    RemedyCode.AddHand,
+                    [new Edit("/mixing/hands", Number: hands + 1)],
+                    new Dictionary<string, double> { ["hands"] = hands + 1, ["ageMin"] = quicker.TotalMinutes, ["limitMin"] = limit.TotalMinutes }))
+                : finding);
+        }
+
+        return limit;
+    }
+
+    private static void CheckWeather(DayReport day, HourlyWeather weather, JobDocument job, Gate gate)
+    {
+        gate.Add(Explanation.For(
+            WhyCode.Evaporation, "", day.PeakEvaporation, Source.Uno1998,
+            ("careKgM2H", Evaporation.CareKgPerM2H), ("actKgM2H", Evaporation.ActKgPerM2H), ("mixC", day.MixC)).And(Source.Aci305));
+        gate.Add(Explanation.For(
+            WhyCode.RainChance, "", day.RainChance * 100, Source.SitePractice,
+            ("hours", ((day.FinalSet ?? day.DoneBy) - day.Start).TotalHours), ("noGoPct", RainNoGo * 100), ("warnPct", RainWarn * 100)));
+        if (day.RainChance > RainWarn)
+        {
+            var finding = Finding.Of(
+                FindingCode.RainBeforeSet, Severity.Warning, "/day/date",
+                ("chancePct", day.RainChance * 100), ("limitPct", (day.RainChance > RainNoGo ? RainNoGo : RainWarn) * 100));
+            gate.Add(LaterDay(day, weather, job) is { } later ? finding.WithRemedies(later) : finding);
+        }
+
+        if (day.PeakEvaporation > Evaporation.CareKgPerM2H)
+        {
+            var limit = day.PeakEvaporation > Evaporation.ActKgPerM2H ? Evaporation.ActKgPerM2H : Evaporation.CareKgPerM2H;
+            gate.Add(Finding.Of(FindingCode.DryingFast, Severity.Warning, "/day/start", ("peakKgM2H", day.PeakEvaporation), ("limitKgM2H", limit)));
+        }
+
+        if (weather.End < (day.FinalSet ?? day.DoneBy))
+        {
+            gate.Add(Finding.Of(FindingCode.WeatherEndsEarly, Severity.Warning, "/day/date", ("hoursGiven", weather.Count)));
+        }
+
+        if (day.MixC > MostMixC)
+        {
+            gate.Add(Finding.Of(FindingCode.MixTooHot, Severity.Warning, "/mixing/waterC", ("mixC", day.MixC), ("limitC", MostMixC)));
+        }
+
+        var coldest = day.Hours.Min(h => h.AirC);
+        if (coldest < ColdAirC)
+        {
+            gate.Add(Finding.Of(FindingCode.ColdWeather, Severity.Warning, "/day/date", ("airC", coldest), ("limitC", ColdAirC)));
+            if (day.MixC < LeastMixColdC)
+            {
+                gate.Add(Finding.Of(FindingCode.MixTooCold, Severity.Warning, "/mixing/waterC", ("mixC", day.MixC), ("limitC", LeastMixColdC)));
+            }
+        }
+    }
+
+    /// <summary>The next day, at the same hour and for as long, on which rain is unlikely enough.</summary>
+    private static Remedy? LaterDay(DayReport day, HourlyWeather weather, JobDocument job)
+    {
+        var length = (day.FinalSet ?? day.DoneBy) - day.Start;
+        for (var ahead = 1; ahead <= 14; ahead++)
+        {
+            var start = day.Start + Duration.FromDays(ahead);
+            if (start + length > weather.End)
+            {
+                return null;
+            }
+
+            var chance = weather.RainChance(start, start + length);
+            if (chance <= RainWarn && LocalDatePattern.Iso.Parse(job.Day.Date).TryGetValue(default, out var date))
+            {
+                return new Remedy(
+                    RemedyCode.LaterDay,
+                    [new Edit("/day/date", Text: LocalDatePattern.Iso.Format(date.PlusDays(ahead)))],
+                    new Dictionary<string, double> { ["daysLater"] = ahead, ["chancePct"] = chance * 100 });
+            }
+        }
+
+        return null;
+    }
+
+    private static void CheckHands(DayReport day, ConcreteMix mix, JobDocument job, HourlyWeather weather, Gate gate)
+    {
+        if (mix.Family == MixFamily.Rapid)
+        {
+            gate.Add(Finding.Of(FindingCode.RapidSetsAsPlaced, Severity.Note, "/mix/bag"));
+        }
+
+        // Striking off and bull floating belong to placing; any later pass needs hands of its own.
+        foreach (var pass in day.Zones.SelectMany(z => z.Passes).Where(p => p.Pass > Pass.BullFloat && p.Closes < day.MixingEnds).Take(1))
+        {
+            gate.Add(Finding.Of(
+                FindingCode.HandsStillMixing, Severity.Warning, "/mixing/hands", ("overlapMin", (day.MixingEnds - pass.Closes).TotalMinutes))
+                .Naming("pass", Gate.CamelCase(pass.Pass.ToString())));
+        }
+
+        foreach (var pass in day.Passes.Where(p => weather.At(p.Closes).SunWm2 < DarkWm2).Take(1))
+        {
+            gate.Add(Finding.Of(FindingCode.AfterDark, Severity.Warning, "/day/start").Naming("pass", Gate.CamelCase(pass.Pass.ToString())));
+        }
+    }
+}

@@ -1,0 +1,123 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using System.Text.Json.Schema;
+using System.Text.Json.Serialization;
+
+namespace SetFirm.Core.Plans.Document;
+
+/// <summary>What came of reading a job file.</summary>
+public abstract record JobRead
+{
+    private JobRead()
+    {
+    }
+
+    public sealed record Ok(JobDocument Document) : JobRead;
+
+    public sealed record NotAJob : JobRead;
+
+    /// <summary>Written by a newer Set Firm.</summary>
+    public sealed record Newer(int Version, int Known) : JobRead;
+
+    /// <param name="Path">JSON path of the part that could not be read.</param>
+    /// <param name="Reason">What the reader says, without our type names.</param>
+    public sealed record Unreadable(string Path, string Reason) : JobRead;
+}
+
+/// <summary>The job file: its JSON form, its version and its schema. One home for how a document crosses any border.</summary>
+public static class JobFile
+{
+    /// <summary>Deeper nesting than a job ever has is refused.</summary>
+    public const int MaxDepth = 16;
+
+    public static JsonSerializerOptions Options { get; } = MakeOptions();
+
+    /// <summary>Reads a job from parsed JSON; never throws on what it holds.</summary>
+    public static JobRead Read(JsonElement json)
+    {
+        if (json.ValueKind != JsonValueKind.Object
+            || !json.TryGetProperty("format", out var format) || format.ValueKind != JsonValueKind.String
+            || format.GetString() != JobDocument.FormatName)
+        {
+            return new JobRead.NotAJob();
+        }
+
+        if (!json.TryGetProperty("version", out var version) || version.ValueKind != JsonValueKind.Number || !version.TryGetInt32(out var number) || number < 1)
+        {
+            return new JobRead.Unreadable("$.version", "a whole number from 1 is wanted");
+        }
+
+        if (number > JobDocument.CurrentVersion)
+        {
+            return new JobRead.Newer(number, JobDocument.CurrentVersion);
+        }
+
+        try
+        {
+            return json.Deserialize<JobDocument>(Options) is not { } document ? new JobRead.NotAJob()
+                : NullIn(document) is { } path ? new JobRead.Unreadable(path, "null stands where something is wanted")
+                : new JobRead.Ok(document);
+        }
+        catch (JsonException e)
+        {
+            return new JobRead.Unreadable(e.Path ?? "$", Plain(e.Message));
+        }
+    }
+
+    public static string Write(JobDocument document) => JsonSerializer.Serialize(document, Options);
+
+    /// <summary>JSON Schema (2020-12) of the job file.</summary>
+    public static JsonNode Schema()
+    {
+        var schema = Options.GetJsonSchemaAsNode(typeof(JobDocument), new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true });
+        schema["$schema"] = "https://json-schema.org/draft/2020-12/schema";
+        schema["title"] = "Set Firm job";
+        return schema;
+    }
+
+    // The reader refuses null for a property, but not inside a list.
+    private static string? NullIn(JobDocument document)
+    {
+        for (var i = 0; i < document.Elements.Count; i++)
+        {
+            var path = $"$.elements[{i}]";
+            switch (document.Elements[i])
+            {
+                case null:
+                    return path;
+                case SlabDocument slab when slab.Edges.Any(e => e is null):
+                    return $"{path}.edges";
+                case SlabDocument slab when slab.Openings.Any(o => o is null):
+                    return $"{path}.openings";
+            }
+        }
+
+        return null;
+    }
+
+    // The reader's sentence without the names of our types and the position that follows it.
+    private static string Plain(string message)
+    {
+        var end = message.IndexOf(" Path: ", StringComparison.Ordinal);
+        var sentence = end < 0 ? message : message[..end];
+        return sentence.Contains("SetFirm.", StringComparison.Ordinal) || sentence.Contains("System.", StringComparison.Ordinal)
+            ? "the value is missing, unknown or of another kind"
+            : sentence;
+    }
+
+    private static JsonSerializerOptions MakeOptions()
+    {
+        var options = new JsonSerializerOptions(JsonSerializerOptions.Strict)
+        {
+            PropertyNamingPolicy = JsonNamingPolicy.CamelCase,
+            PropertyNameCaseInsensitive = false,
+            AllowOutOfOrderMetadataProperties = true,
+            NumberHandling = JsonNumberHandling.Strict,
+            MaxDepth = MaxDepth,
+            WriteIndented = true,
+            Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false) },
+        };
+        options.MakeReadOnly(populateMissingResolver: true);
+        return options;
+    }
+}

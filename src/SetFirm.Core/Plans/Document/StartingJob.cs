@@ -1,0 +1,63 @@
+using NodaTime;
+using NodaTime.Text;
+using SetFirm.Core.Curing;
+using SetFirm.Core.Finishing;
+using SetFirm.Core.Mixes;
+using SetFirm.Core.Quantities;
+using SetFirm.Core.Shapes;
+
+namespace SetFirm.Core.Plans.Document;
+
+/// <summary>The job a person starts from: a small square pad that is wholly planned, to be changed from there.</summary>
+public static class StartingJob
+{
+    private static readonly LocalTime EarlyMorning = new(8, 0);
+
+    /// <param name="name">What they call it.</param>
+    /// <param name="units">Their system; sizes are said in it.</param>
+    /// <param name="timeZone">IANA zone of the site.</param>
+    /// <param name="day">First guess at the day.</param>
+    public static JobDocument Of(string name, UnitSystem units, string timeZone, LocalDate day)
+    {
+        var us = units == UnitSystem.Us;
+        return new JobDocument
+        {
+            Format = JobDocument.FormatName,
+            Version = JobDocument.CurrentVersion,
+            Name = name,
+            Units = units,
+            TimeZone = timeZone,
+            Elements = [Pad(us)],
+            Mix = new BaggedMixDocument
+            {
+                Exposure = Exposure.NoFreezing,
+                Bucket = us ? "3 gal" : "12 L",
+                Bag = us ? BagCatalogue.DefaultUs : BagCatalogue.DefaultMetric,
+                WaterPerBag = "",
+            },
+            Mixing = new MixingDocument
+            {
+                Mixer = new DrumDocument { Size = us ? "5 ft3" : "140 L" },
+                Hands = 2,
+                BarrowRun = us ? "30 ft" : "10 m",
+                WaterC = 12,
+            },
+            Day = new DayDocument { Date = LocalDatePattern.Iso.Format(day), Start = LocalTimePattern.CreateWithInvariantCulture("HH:mm").Format(EarlyMorning) },
+            Cure = new CureDocument { Method = CuringMethod.Plastic },
+        };
+    }
+
+    private static SlabDocument Pad(bool us)
+    {
+        var (length, width) = us ? ("6 ft", "4 ft") : ("1.8 m", "1.2 m");
+        return new SlabDocument
+        {
+            Name = "Slab",
+            Edges = [.. new[] { length, width, length, width }.Select(side => new EdgeDocument { Length = side, Turn = 90, Meets = Meets.Form })],
+            Openings = [],
+            Thickness = us ? "4\"" : "100 mm",
+            Bed = Bed.Levelled,
+            Finish = Finish.Broom,
+        };
+    }
+}

@@ -1,0 +1,52 @@
+using NodaTime;
+using SetFirm.Core.Finishing;
+
+namespace SetFirm.Core.Plans.Report;
+
+/// <summary>The day of the pour.</summary>
+/// <param name="Start">First water.</param>
+/// <param name="MixingEnds">Last batch placed.</param>
+/// <param name="DoneBy">The last pass closes; the day is over.</param>
+/// <param name="MixC">Temperature as mixed.</param>
+/// <param name="InitialSet">Of the first batch, there and then.</param>
+/// <param name="FinalSet">Of the last batch.</param>
+/// <param name="RainChance">Of rain from the first water to final set, 0-1.</param>
+/// <param name="PeakEvaporation">Most in those hours, kg/m2/h.</param>
+/// <param name="Zones">Parts finished as one.</param>
+/// <param name="Passes">All zones together, in working order.</param>
+/// <param name="Hours">Weather and evaporation, hour by hour.</param>
+public sealed record DayReport(
+    Instant Start,
+    Instant MixingEnds,
+    Instant DoneBy,
+    double MixC,
+    Instant? InitialSet,
+    Instant? FinalSet,
+    double RainChance,
+    double PeakEvaporation,
+    IReadOnlyList<ZoneReport> Zones,
+    IReadOnlyList<PassReport> Passes,
+    IReadOnlyList<HourReport> Hours);
+
+/// <param name="Number">From 1, over the whole job.</param>
+/// <param name="Element">Index into the document.</param>
+/// <param name="FirstBatch">Number of its oldest batch.</param>
+/// <param name="LastBatch">Number of its youngest.</param>
+/// <param name="Placed">All of it lies in the form.</param>
+/// <param name="Passes">Windows of this zone.</param>
+public sealed record ZoneReport(int Number, int Element, int FirstBatch, int LastBatch, Instant Placed, IReadOnlyList<PassReport> Passes);
+
+/// <summary>When a pass opens and closes, with the band that doubt in the set gives.</summary>
+public sealed record PassReport(
+    Pass Pass, Instant Opens, Instant Closes, Instant OpensEarliest, Instant OpensLatest, Instant ClosesEarliest, Instant ClosesLatest);
+
+/// <param name="At">Start of the hour.</param>
+/// <param name="AirC">Air.</param>
+/// <param name="Humidity">0-1.</param>
+/// <param name="WindKmh">At 10 m.</param>
+/// <param name="SunWm2">On level ground.</param>
+/// <param name="RainChance">0-1.</param>
+/// <param name="RainMm">Expected.</param>
+/// <param name="EvaporationKgM2H">From this slab.</param>
+public sealed record HourReport(
+    Instant At, double AirC, double Humidity, double WindKmh, double SunWm2, double RainChance, double RainMm, double EvaporationKgM2H);

@@ -1,0 +1,45 @@
+using NodaTime;
+using SetFirm.Core.Plans;
+using SetFirm.Core.Plans.Document;
+using SetFirm.Core.Plans.Report;
+using SetFirm.Core.Quantities;
+
+namespace SetFirm.Web.Jobs;
+
+/// <summary>A job with its version, which If-Match names when it is changed.</summary>
+public sealed record JobDto(Guid Id, int Version, Instant CreatedAt, Instant UpdatedAt, JobDocument Document);
+
+/// <summary>A job in the yard: a line of what it is and where it stands.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="Version">Its version.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Units">The system it is shown in.</param>
+/// <param name="TimeZone">Of the site.</param>
+/// <param name="UpdatedAt">Last change.</param>
+/// <param name="Phase">By its plan, now.</param>
+/// <param name="OrderL">Concrete to mix; null while its shape is unsound.</param>
+/// <param name="Bags">Whole bags, where it is bagged.</param>
+/// <param name="Start">First water.</param>
+/// <param name="DoneBy">Last pass closes.</param>
+/// <param name="WetUntil">Keep it wet until.</param>
+/// <param name="RewetHours">Between wettings.</param>
+/// <param name="WalkFrom">Strong enough to walk on.</param>
+/// <param name="Decisions">Warnings and errors that wait.</param>
+/// <param name="Outline">The first slab in plan, for its small drawing.</param>
+public sealed record JobLineDto(
+    Guid Id,
+    int Version,
+    string Name,
+    UnitSystem Units,
+    string TimeZone,
+    Instant UpdatedAt,
+    JobPhase Phase,
+    double? OrderL,
+    int? Bags,
+    Instant? Start,
+    Instant? DoneBy,
+    Instant? WetUntil,
+    double? RewetHours,
+    Instant? WalkFrom,
+    int Decisions,
+    SlabReport? Outline);

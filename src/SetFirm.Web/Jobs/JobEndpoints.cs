@@ -1,0 +1,191 @@
+using System.Globalization;
+using System.Text.Json;
+using Microsoft.EntityFrameworkCore;
+using NodaTime;
+using SetFirm.Core.Findings;
+using SetFirm.Core.Plans;
+using SetFirm.Core.Plans.Document;
+using SetFirm.Core.Plans.Report;
+using SetFirm.Core.Quantities;
+using SetFirm.Web.Storage;
+using SetFirm.Web.Weather;
+using SetFirm.Web.Wire;
+
+namespace SetFirm.Web.Jobs;
+
+/// <summary>The yard: jobs kept, read, changed with If-Match, removed and brought back.</summary>
+internal static class JobEndpoints
+{
+    private const int LongestName = 120;
+
+    public static void MapJobs(this IEndpointRouteBuilder api)
+    {
+        var jobs = api.MapGroup("/jobs");
+        jobs.MapGet("", ListAsync).WithName("ListJobs").Produces<JobLineDto[]>();
+        jobs.MapGet("/start", Starting).WithName("StartingJob").Produces<JobDocument>().ProducesProblem(422);
+        jobs.MapPost("", AddAsync).WithName("AddJob").Accepts<JobDocument>("application/json").Produces<JobDto>(201)
+            .ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
+        jobs.MapGet("/{id:guid}", GetAsync).WithName("GetJob").Produces<JobDto>().ProducesProblem(404);
+        jobs.MapPut("/{id:guid}", ChangeAsync).WithName("ChangeJob").Accepts<JobDocument>("application/json").Produces<JobDto>()
+            .ProducesProblem(400).ProducesProblem(404).ProducesProblem(412).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422).ProducesProblem(428);
+        jobs.MapDelete("/{id:guid}", RemoveAsync).WithName("RemoveJob").Produces(204).ProducesProblem(404);
+        jobs.MapPost("/{id:guid}/restore", RestoreAsync).WithName("RestoreJob").Produces<JobDto>().ProducesProblem(404);
+    }
+
+    private static async Task<IResult> ListAsync(SetFirmDb db, JobWeather weather, IClock clock, CancellationToken cancellation)
+    {
+        var rows = await db.Jobs.AsNoTracking().Where(j => j.RemovedAt == null).OrderByDescending(j => j.UpdatedAt).ToListAsync(cancellation);
+        var now = clock.GetCurrentInstant();
+        return TypedResults.Ok(rows.Select(row => Line(row, weather, now)).ToArray());
+    }
+
+    private static IResult Starting(string? name, UnitSystem? units, string? timeZone, IClock clock)
+    {
+        var zone = DateTimeZoneProviders.Tzdb.GetZoneOrNull(timeZone ?? "UTC");
+        return zone is null
+            ? Problems.UnknownTimeZone(timeZone ?? "")
+            : TypedResults.Ok(StartingJob.Of(name ?? "", units ?? UnitSystem.Metric, zone.Id, clock.GetCurrentInstant().InZone(zone).Date.PlusDays(1)));
+    }
+
+    private static async Task<IResult> AddAsync(HttpRequest request, SetFirmDb db, IClock clock, CancellationToken cancellation)
+    {
+        var (document, problem) = await JobIn(request, cancellation);
+        if (document is null)
+        {
+            return problem!;
+        }
+
+        var now = clock.GetCurrentInstant();
+        var row = new JobRow
+        {
+            Id = Guid.CreateVersion7(),
+            Name = document.Name,
+            Document = JobFile.Write(document),
+            Version = 1,
+            CreatedAt = now,
+            UpdatedAt = now,
+        };
+        db.Jobs.Add(row);
+        await db.SaveChangesAsync(cancellation);
+        return TypedResults.Created($"/api/jobs/{row.Id}", Tagged(request.HttpContext, row, document));
+    }
+
+    private static async Task<IResult> GetAsync(Guid id, HttpContext http, SetFirmDb db, CancellationToken cancellation) =>
+        await db.Jobs.AsNoTracking().SingleOrDefaultAsync(j => j.Id == id && j.RemovedAt == null, cancellation) is { } row
+            ? TypedResults.Ok(Tagged(http, row, Kept(row)))
+            : Problems.NoSuchJob();
+
+    private static async Task<IResult> ChangeAsync(Guid id, HttpRequest request, SetFirmDb db, IClock clock, CancellationToken cancellation)
+    {
+        var (document, problem) = await JobIn(request, cancellation);
+        if (document is null)
+        {
+            return problem!;
+        }
+
+        if (VersionIn(request) is not { } version)
+        {
+            return Problems.VersionWanted();
+        }
+
+        var row = await db.Jobs.SingleOrDefaultAsync(j => j.Id == id && j.RemovedAt == null, cancellation);
+        if (row is null)
+        {
+            return Problems.NoSuchJob();
+        }
+
+        if (row.Version != version)
+        {
+            return Problems.StaleVersion(row.Version);
+        }
+
+        (row.Name, row.Document, row.UpdatedAt) = (document.Name, JobFile.Write(document), clock.GetCurrentInstant());
+        row.Version++;
+        try
+        {
+            await db.SaveChangesAsync(cancellation);
+        }
+        catch (DbUpdateConcurrencyException)
+        {
+            return Problems.StaleVersion(version + 1); // someone was quicker between our read and our write
+        }
+
+        return TypedResults.Ok(Tagged(request.HttpContext, row, document));
+    }
+
+    private static async Task<IResult> RemoveAsync(Guid id, SetFirmDb db, IClock clock, CancellationToken cancellation)
+    {
+        var now = clock.GetCurrentInstant();
+        var removed = await db.Jobs.Where(j => j.Id == id && j.RemovedAt == null)
+            .ExecuteUpdateAsync(s => s.SetProperty(j => j.RemovedAt, now), cancellation);
+        return removed == 1 ? TypedResults.NoContent() : Problems.NoSuchJob();
+    }
+
+    private static async Task<IResult> RestoreAsync(Guid id, HttpContext http, SetFirmDb db, CancellationToken cancellation)
+    {
+        var row = await db.Jobs.SingleOrDefaultAsync(j => j.Id == id, cancellation);
+        if (row is null)
+        {
+            return Problems.NoSuchJob();
+        }
+
+        row.RemovedAt = null;
+        await db.SaveChangesAsync(cancellation);
+        return TypedResults.Ok(Tagged(http, row, Kept(row)));
+    }
+
+    private static async Task<(JobDocument? Document, IResult? Problem)> JobIn(HttpRequest request, CancellationToken cancellation)
+    {
+        var body = await Bodies.ReadAsync(request, cancellation);
+        if (body.Problem is { } unreadable)
+        {
+            return (null, unreadable);
+        }
+
+        var (document, refused) = Bodies.Job(body.Json);
+        return document is { Name.Length: > LongestName }
+            ? (null, Problems.Of(new JobRead.Unreadable("$.name", $"it may have {LongestName} characters")))
+            : (document, refused);
+    }
+
+    private static int? VersionIn(HttpRequest request) =>
+        request.Headers.IfMatch is [{ } tag] && int.TryParse(tag.Trim('"'), NumberStyles.None, CultureInfo.InvariantCulture, out var version)
+            ? version
+            : null;
+
+    private static JobDto Tagged(HttpContext http, JobRow row, JobDocument document)
+    {
+        http.Response.Headers.ETag = $"\"{row.Version}\"";
+        return new JobDto(row.Id, row.Version, row.CreatedAt, row.UpdatedAt, document);
+    }
+
+    // What is kept was checked when it came in, and an older form is read as such.
+    private static JobDocument Kept(JobRow row)
+    {
+        using var json = JsonDocument.Parse(row.Document);
+        return JobFile.Read(json.RootElement) is JobRead.Ok ok ? ok.Document : throw new InvalidDataException($"job {row.Id} cannot be read back");
+    }
+
+    private static JobLineDto Line(JobRow row, JobWeather weather, Instant now)
+    {
+        var job = Kept(row);
+        var report = Planner.Plan(job, weather.For(job));
+        return new JobLineDto(
+            row.Id,
+            row.Version,
+            row.Name,
+            job.Units,
+            job.TimeZone,
+            row.UpdatedAt,
+            JobPhases.At(report, now),
+            report.Shape?.OrderL,
+            report.Mix?.Bagged?.Count,
+            report.Day?.Start,
+            report.Day?.DoneBy,
+            report.Cure?.WetUntil,
+            report.Cure?.RewetHours,
+            report.Cure?.Milestones.FirstOrDefault(m => m.Milestone == Core.Curing.Milestone.Walk)?.At,
+            report.Findings.Count(f => f.Severity >= Severity.Warning),
+            report.Shape?.Elements[0]);
+    }
+}

@@ -1,0 +1,88 @@
+using System.Collections.Immutable;
+using System.Text.Json;
+using Microsoft.AspNetCore.Http.Json;
+using Microsoft.Extensions.Options;
+using NodaTime;
+using SetFirm.Core.Plans;
+using SetFirm.Core.Plans.Document;
+using SetFirm.Core.Plans.Report;
+using SetFirm.Core.Weather;
+using SetFirm.Web.Weather;
+using SetFirm.Web.Wire;
+
+namespace SetFirm.Web.Plans;
+
+/// <summary>What to plan.</summary>
+public sealed record PlanRequest
+{
+    public required JobDocument Document { get; init; }
+
+    /// <summary>Hours at the site; left out, the service's own forecast is taken.</summary>
+    public WeatherDto? Weather { get; init; }
+}
+
+/// <summary>A run of hourly weather.</summary>
+public sealed record WeatherDto
+{
+    /// <summary>Moment of the first hour.</summary>
+    public required Instant Start { get; init; }
+
+    public required IReadOnlyList<WeatherHour> Hours { get; init; }
+}
+
+internal static class PlanEndpoints
+{
+    public static void MapPlans(this IEndpointRouteBuilder api) => api.MapPost("/plan", PlanAsync)
+        .WithName("Plan").Accepts<PlanRequest>("application/json").Produces<PlanReport>()
+        .ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
+
+    private static async Task<IResult> PlanAsync(HttpRequest request, JobWeather weather, IOptions<JsonOptions> json, CancellationToken cancellation)
+    {
+        var body = await Bodies.ReadAsync(request, cancellation);
+        if (body.Problem is { } unreadable)
+        {
+            return unreadable;
+        }
+
+        if (body.Json.ValueKind != JsonValueKind.Object || !body.Json.TryGetProperty("document", out var document))
+        {
+            return Problems.Missing("$.document");
+        }
+
+        var (job, refused) = Bodies.Job(document);
+        if (job is null)
+        {
+            return refused!;
+        }
+
+        if (!body.Json.TryGetProperty("weather", out var given) || given.ValueKind == JsonValueKind.Null)
+        {
+            return TypedResults.Ok(Planner.Plan(job, weather.For(job)));
+        }
+
+        var (hours, problem) = Read(given, json.Value.SerializerOptions);
+        return hours is null ? problem! : TypedResults.Ok(Planner.Plan(job, hours));
+    }
+
+    private static (HourlyWeather? Weather, IResult? Problem) Read(JsonElement given, JsonSerializerOptions options)
+    {
+        WeatherDto? weather;
+        try
+        {
+            weather = given.Deserialize<WeatherDto>(options);
+        }
+        catch (JsonException e)
+        {
+            return (null, Problems.Of(new JobRead.Unreadable(("$.weather" + e.Path?[1..]) ?? "$.weather", "the value is missing or of another kind")));
+        }
+
+        return weather is null
+            ? (null, Problems.Missing("$.weather"))
+            : HourlyWeather.TryCreate(weather.Start, [.. weather.Hours]) switch
+            {
+                WeatherCheck.Sound sound => (sound.Weather, null),
+                WeatherCheck.Unusable at => (null, Problems.Of(new JobRead.Unreadable($"$.weather.hours[{at.Hour}].{at.Field}", "the value is not possible"))),
+                _ => throw new System.Diagnostics.UnreachableException(),
+            };
+    }
+}

@@ -1,0 +1,100 @@
+using System.Reflection;
+using System.Threading.RateLimiting;
+using Microsoft.EntityFrameworkCore;
+using NodaTime;
+using SetFirm.Web;
+using SetFirm.Web.Demo;
+using SetFirm.Web.Files;
+using SetFirm.Web.Jobs;
+using SetFirm.Web.Plans;
+using SetFirm.Web.Storage;
+using SetFirm.Web.Weather;
+using SetFirm.Web.Wire;
+
+// The build runs this program to write the contract; it must then touch no file.
+var writingContract = Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
+
+var builder = WebApplication.CreateBuilder(args);
+builder.WebHost.ConfigureKestrel(k =>
+{
+    k.AddServerHeader = false;
+    k.Limits.MaxRequestBodySize = Bodies.MostBytes;
+});
+builder.Services.ConfigureHttpJsonOptions(o => WireJson.Configure(o.SerializerOptions));
+builder.Services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true); // the same in every environment
+builder.Services.AddProblemDetails();
+builder.Services.AddResponseCompression();
+builder.Services.AddRateLimiter(o =>
+{
+    o.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
+    o.GlobalLimiter = PartitionedRateLimiter.Create<HttpContext, string>(http => RateLimitPartition.GetTokenBucketLimiter(
+        http.Connection.RemoteIpAddress?.ToString() ?? "",
+        _ => new TokenBucketRateLimiterOptions
+        {
+            TokenLimit = builder.Configuration.GetValue("SetFirm:BurstOfRequests", 2_000),
+            TokensPerPeriod = 200,
+            ReplenishmentPeriod = TimeSpan.FromSeconds(1),
+        }));
+});
+builder.Services.AddOpenApi("v1", o =>
+{
+    o.AddSchemaTransformer(WireJson.DescribeTimes);
+    o.AddSchemaTransformer(WireJson.RequireKind);
+});
+builder.Services.AddSingleton<IClock>(SystemClock.Instance);
+builder.Services.AddSingleton<IHourlyForecast>(_ => new SimulatedForecast());
+builder.Services.AddSingleton<JobWeather>();
+builder.Services.AddDbContext<SetFirmDb>((services, o) => o.UseSqlite(Database.ConnectionString(services.GetRequiredService<IConfiguration>())));
+
+var app = builder.Build();
+app.UseExceptionHandler(new ExceptionHandlerOptions
+{
+    StatusCodeSelector = e => e is BadHttpRequestException bad ? bad.StatusCode : StatusCodes.Status500InternalServerError,
+});
+app.UseStatusCodePages();
+app.Use((http, next) =>
+{
+    // Mantine writes style attributes; everything else comes from our own files.
+    http.Response.Headers.ContentSecurityPolicy =
+        "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
+    http.Response.Headers.XContentTypeOptions = "nosniff";
+    http.Response.Headers["Referrer-Policy"] = "no-referrer";
+    return next(http);
+});
+app.UseRateLimiter();
+app.UseResponseCompression();
+app.UseDefaultFiles();
+app.UseStaticFiles(new StaticFileOptions
+{
+    OnPrepareResponse = c => c.Context.Response.Headers.CacheControl =
+        c.Context.Request.Path.StartsWithSegments("/assets", StringComparison.Ordinal) ? "public, max-age=31536000, immutable" : "no-cache",
+});
+app.MapOpenApi();
+
+var api = app.MapGroup("/api");
+api.MapGet("/health", () => TypedResults.Ok(new Health("ok"))).WithName("GetHealth");
+api.MapForecast();
+api.MapPlans();
+api.MapJobs();
+api.MapCatalogue();
+app.MapFallback("/api/{**path}", () => Results.Problem(statusCode: 404)).ExcludeFromDescription();
+app.MapFallbackToFile("index.html");
+
+if (!writingContract)
+{
+    await using var scope = app.Services.CreateAsyncScope();
+    var db = scope.ServiceProvider.GetRequiredService<SetFirmDb>();
+    await Database.PrepareAsync(db, CancellationToken.None);
+    if (app.Configuration.GetValue<bool>("SetFirm:Demo"))
+    {
+        DemoYard.Seed(db, scope.ServiceProvider.GetRequiredService<IClock>().GetCurrentInstant());
+    }
+}
+
+await app.RunAsync();
+
+namespace SetFirm.Web
+{
+    /// <summary>That the service answers.</summary>
+    public sealed record Health(string Status);
+}

@@ -1,0 +1,30 @@
+using NodaTime;
+using NodaTime.Text;
+using SetFirm.Core.Plans.Document;
+using SetFirm.Core.Weather;
+
+namespace SetFirm.Web.Weather;
+
+/// <summary>The weather a job is planned with: from its day, or from today where that is earlier, to the end of the forecast.</summary>
+internal sealed class JobWeather(IHourlyForecast forecast, IClock clock)
+{
+    public const int ForecastDays = 14;
+
+    /// <summary>Looking back further than this would not change any date.</summary>
+    private const int MostDays = 90;
+
+    public HourlyWeather For(JobDocument job)
+    {
+        var today = Midnight(clock.GetCurrentInstant().InUtc().Date);
+        var day = LocalDatePattern.Iso.Parse(job.Day.Date).TryGetValue(default, out var date) && date.Year is >= 2000 and <= 2200
+            ? Midnight(date.PlusDays(-1))
+            : today;
+        var from = Instant.Min(today, day);
+        var days = Math.Min(MostDays, (today - from).Days + ForecastDays);
+        return forecast.Hours(from, days * 24);
+    }
+
+    public HourlyWeather Forecast() => forecast.Hours(Midnight(clock.GetCurrentInstant().InUtc().Date), ForecastDays * 24);
+
+    private static Instant Midnight(LocalDate date) => date.AtMidnight().InUtc().ToInstant();
+}

@@ -1,0 +1,42 @@
+using System.Text.Json;
+using SetFirm.Core.Plans.Document;
+
+namespace SetFirm.Web.Wire;
+
+/// <summary>A body read as JSON, or the problem that stood in the way.</summary>
+internal readonly record struct Body(JsonElement Json, IResult? Problem);
+
+/// <summary>Reads bodies by hand, so that a newer or damaged document is told apart from damaged JSON.</summary>
+internal static class Bodies
+{
+    /// <summary>Bytes; a job is a few thousand.</summary>
+    public const long MostBytes = 2_000_000;
+
+    /// <summary>A request wraps a job, so it may be a little deeper.</summary>
+    private static readonly JsonDocumentOptions ReadOptions = new() { MaxDepth = JobFile.MaxDepth + 4 };
+
+    public static async Task<Body> ReadAsync(HttpRequest request, CancellationToken cancellation)
+    {
+        if (!request.HasJsonContentType())
+        {
+            return new Body(default, Problems.NotJson());
+        }
+
+        try
+        {
+            using var json = await JsonDocument.ParseAsync(request.Body, ReadOptions, cancellation);
+            return new Body(json.RootElement.Clone(), null);
+        }
+        catch (JsonException e)
+        {
+            return new Body(default, Problems.Unreadable(e));
+        }
+    }
+
+    /// <summary>The job in a body, or the problem.</summary>
+    public static (JobDocument? Document, IResult? Problem) Job(JsonElement json) => JobFile.Read(json) switch
+    {
+        JobRead.Ok ok => (ok.Document, null),
+        var refused => (null, Problems.Of(refused)),
+    };
+}

@@ -1,0 +1,51 @@
+using System.Text.Json;
+using Microsoft.AspNetCore.Http.HttpResults;
+using SetFirm.Core.Plans.Document;
+
+namespace SetFirm.Web.Wire;
+
+/// <summary>The refusals of the service, each a problem+json with a stable type.</summary>
+internal static class Problems
+{
+    private const string Urn = "urn:setfirm:problem:";
+
+    public static ProblemHttpResult NoSuchJob() => Of(404, "no-such-job", "There is no such job.", "It may have been removed.");
+
+    public static ProblemHttpResult StaleVersion(int current) => Of(
+        412, "stale-version", "This job was changed elsewhere.",
+        "Read it again and make the change anew, or keep yours by naming the newer version.", ("currentVersion", current));
+
+    public static ProblemHttpResult VersionWanted() => Of(
+        428, "version-wanted", "The change does not say which version it was made to.", "Send If-Match with the version that was read.");
+
+    public static ProblemHttpResult NotJson() => Of(415, "not-json", "JSON is wanted.", "Send the body as application/json.");
+
+    public static ProblemHttpResult Unreadable(JsonException e) => Of(
+        400, "unreadable-json", "The body is not readable JSON.",
+        $"It breaks off or goes wrong at line {e.LineNumber + 1}, character {e.BytePositionInLine + 1}.");
+
+    public static ProblemHttpResult Missing(string path) => Of(
+        422, "missing-field", "A part is missing.", $"{path} is wanted.", ("path", path));
+
+    public static ProblemHttpResult UnknownTimeZone(string given) => Of(
+        422, "unknown-time-zone", "The time zone is not known.", $"\"{Shortened(given)}\" is no IANA time zone.", ("path", "timeZone"));
+
+    /// <summary>What was wrong with a job file; never called for a sound one.</summary>
+    public static ProblemHttpResult Of(JobRead read) => read switch
+    {
+        JobRead.NotAJob => Of(
+            422, "not-a-job", "This is not a Set Firm job.", $"Its format must be \"{JobDocument.FormatName}\".", ("path", "$.format")),
+        JobRead.Newer newer => Of(
+            422, "newer-version", "This job was written by a newer Set Firm.",
+            $"It has version {newer.Version}; this Set Firm reads up to {newer.Known}. Nothing was changed.", ("path", "$.version")),
+        JobRead.Unreadable at => Of(
+            422, "unreadable-field", "A part of the job could not be read.", $"{at.Path}: {at.Reason}.", ("path", at.Path)),
+        _ => throw new System.Diagnostics.UnreachableException(),
+    };
+
+    private static string Shortened(string text) => text.Length <= 40 ? text : text[..40] + "…";
+
+    private static ProblemHttpResult Of(int status, string type, string title, string detail, params (string Name, object Value)[] more) =>
+        TypedResults.Problem(
+            detail, statusCode: status, title: title, type: Urn + type, extensions: more.Select(m => new KeyValuePair<string, object?>(m.Name, m.Value)));
+}

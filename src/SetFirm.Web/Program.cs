@@ -39,7 +39,7 @@ builder.Services.AddRateLimiter(o =>
 builder.Services.AddOpenApi("v1", o =>
 {
     o.AddSchemaTransformer(WireJson.DescribeTimes);
-    o.AddSchemaTransformer(WireJson.RequireKind);
+    o.AddSchemaTransformer(WireJson.RequireWhatIsAlwaysWritten);
 });
 builder.Services.AddSingleton<IClock>(SystemClock.Instance);
 builder.Services.AddSingleton<IHourlyForecast>(_ => new SimulatedForecast());

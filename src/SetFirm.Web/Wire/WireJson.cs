@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 using NodaTime;
@@ -25,8 +26,7 @@ internal static class WireJson
         var format = type == typeof(Instant) ? "date-time" : type == typeof(LocalDate) ? "date" : null;
         if (format is not null)
         {
-            var nullable = Nullable.GetUnderlyingType(context.JsonTypeInfo.Type) is not null;
-            schema.Type = nullable ? JsonSchemaType.String | JsonSchemaType.Null : JsonSchemaType.String;
+            schema.Type = JsonSchemaType.String; // where it may be null, the reference to it says so
             schema.Format = format;
             schema.Properties?.Clear();
             schema.Required?.Clear();
@@ -35,13 +35,19 @@ internal static class WireJson
         return Task.CompletedTask;
     }
 
-    /// <summary>A variant's <c>kind</c> is always written, so the contract says that it is required.</summary>
-    public static Task RequireKind(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancellation)
+    /// <summary>A variant's <c>kind</c> and every part of a struct are always written, so the contract says that they are required.</summary>
+    public static Task RequireWhatIsAlwaysWritten(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancellation)
     {
         if (schema.Properties?.ContainsKey("kind") == true)
         {
             schema.Required ??= new HashSet<string>();
             schema.Required.Add("kind");
+        }
+
+        if (context.JsonTypeInfo is { Kind: JsonTypeInfoKind.Object, Type.IsValueType: true } && schema.Properties is { } parts)
+        {
+            schema.Required ??= new HashSet<string>();
+            schema.Required.UnionWith(parts.Keys);
         }
 
         return Task.CompletedTask;

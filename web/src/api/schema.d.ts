@@ -514,7 +514,7 @@ export interface components {
             buckets: number;
         };
         /** Format: date-time */
-        Instant: null | string;
+        Instant: string;
         /** @description One job: what a person said, in their words and units. This is also the file they save. */
         JobDocument: {
             /** @description Always `setfirm-job`. */
@@ -878,9 +878,9 @@ export interface components {
         /** @description A place on the plan, metres: x to the right, y up the page. */
         PlanPoint: {
             /** Format: double */
-            x?: number;
+            x: number;
             /** Format: double */
-            y?: number;
+            y: number;
         };
         /** @description The whole plan of a job. A part that could not be worked out is null, and a finding says why. */
         PlanReport: {
@@ -1125,7 +1125,7 @@ export interface components {
              * Format: double
              * @description Wind at 0.5 m above the slab, km/h: 0.6 of a forecast's. Source: site practice.
              */
-            slabWindKmh?: number;
+            slabWindKmh: number;
         };
         /**
          * @description Which figure an explanation belongs to. The browser holds the formula's words for each.

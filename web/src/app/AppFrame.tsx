@@ -1,0 +1,88 @@
+import { ActionIcon, Modal, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
+import { useDisclosure, useHotkeys } from '@mantine/hooks';
+import { IconKeyboard, IconMoon, IconSun } from '@tabler/icons-react';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { app, keyList } from '../shared/words';
+import classes from './AppFrame.module.css';
+
+interface AppFrameProps {
+  /** The job's name, or the page's. */
+  title: ReactNode;
+  tools?: ReactNode;
+  /** The steps of a job; the yard has none. */
+  rail?: ReactNode;
+  children: ReactNode;
+}
+
+/** The frame of every page: a head of wet slate with a chalk line under it, the rail, and the work. */
+export function AppFrame({ title, tools, rail, children }: AppFrameProps) {
+  const { setColorScheme } = useMantineColorScheme();
+  const dark = useComputedColorScheme('light') === 'dark';
+  const [keysOpen, keys] = useDisclosure(false);
+  useHotkeys([
+    ['?', keys.toggle],
+    ['shift+?', keys.toggle],
+  ]);
+  return (
+    <div className={classes.frame} data-rail={rail !== undefined}>
+      <a href="#work" className={classes.skip}>
+        {app.skip}
+      </a>
+      <header className={classes.head}>
+        <Link to="/" className={classes.mark} aria-label={app.yard}>
+          <svg width="26" height="26" viewBox="0 0 32 32" aria-hidden>
+            <path d="M5 22 L27 22 L27 26 L5 26 Z" fill="#c08f4c" />
+            <path d="M5 13 L27 10.5 L27 22 L5 22 Z" fill="#d9d5ca" />
+            <path d="M3 7 L29 7" stroke="#7fa9ea" strokeWidth="2" />
+          </svg>
+          <span>{app.name}</span>
+        </Link>
+        <h1 className={classes.title}>{title}</h1>
+        <div className={classes.tools}>
+          {tools}
+          <ActionIcon
+            variant="subtle"
+            color="gray.2"
+            aria-label={app.scheme(dark)}
+            onClick={() => {
+              setColorScheme(dark ? 'light' : 'dark');
+            }}
+          >
+            {dark ? <IconSun size={18} aria-hidden /> : <IconMoon size={18} aria-hidden />}
+          </ActionIcon>
+          <ActionIcon
+            className={classes.keys ?? ''}
+            variant="subtle"
+            color="gray.2"
+            aria-label={app.keys}
+            onClick={keys.open}
+          >
+            <IconKeyboard size={19} aria-hidden />
+          </ActionIcon>
+        </div>
+      </header>
+      {rail !== undefined && <div className={classes.rail}>{rail}</div>}
+      <main id="work" className={classes.work} tabIndex={-1}>
+        {children}
+      </main>
+      <Modal
+        opened={keysOpen}
+        onClose={keys.close}
+        title={app.keysTitle}
+        closeButtonProps={{ 'aria-label': app.close }}
+      >
+        <dl className={classes.keyList}>
+          {keyList.map(([key, what]) => (
+            <div key={key}>
+              <dt>
+                <kbd>{key}</kbd>
+              </dt>
+              <dd>{what}</dd>
+            </div>
+          ))}
+        </dl>
+      </Modal>
+    </div>
+  );
+}

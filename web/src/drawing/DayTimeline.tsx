@@ -1,0 +1,188 @@
+import type { DayReport, PassReport } from '../api/client';
+import { factText, type Formats } from '../shared/format';
+import { day as words, passes as passWords } from '../shared/words';
+import classes from './DayTimeline.module.css';
+import { useSize } from './useSize';
+
+const LEFT = 138;
+const RIGHT = 16;
+const TOP = 20;
+const AIR = 104;
+const GAP = 26;
+const HOUR_MS = 3_600_000;
+const CARE = 0.5;
+const ACT = 1;
+
+const ms = (instant: string) => Date.parse(instant);
+
+interface Frame {
+  x: (at: number) => number;
+  from: number;
+  until: number;
+}
+
+function frameOf(day: DayReport, width: number): Frame {
+  const from = ms(day.start) - HOUR_MS / 2;
+  const until = Math.max(ms(day.doneBy), ms(day.finalSet ?? day.doneBy)) + HOUR_MS / 2;
+  return { from, until, x: (at) => LEFT + ((at - from) / (until - from)) * (width - LEFT - RIGHT) };
+}
+
+function HourLines({ frame, height, format }: { frame: Frame; height: number; format: Formats }) {
+  const every = frame.until - frame.from > 14 * HOUR_MS ? 2 : 1;
+  const first = Math.ceil(frame.from / HOUR_MS);
+  const last = Math.floor(frame.until / HOUR_MS);
+  const hours = Array.from({ length: last - first + 1 }, (_, i) => (first + i) * HOUR_MS).filter(
+    (_, i) => i % every === 0,
+  );
+  return hours.map((at) => (
+    <g key={at} transform={`translate(${String(frame.x(at))} 0)`}>
+      <line y1={TOP} y2={height - 18} className={classes.hourLine} />
+      <text y={height - 5} className={classes.hour}>
+        {format.hour(new Date(at).toISOString())}
+      </text>
+    </g>
+  ));
+}
+
+/** Drying as an area against its two limits, and rain as bars from above. */
+function Air({ day, frame, format }: { day: DayReport; frame: Frame; format: Formats }) {
+  const most = Math.max(ACT * 1.1, day.peakEvaporation * 1.15);
+  const y = (e: number) => TOP + AIR - (Math.min(e, most) / most) * AIR;
+  const inside = day.hours.filter(
+    (h) => ms(h.at) >= frame.from - HOUR_MS && ms(h.at) <= frame.until + HOUR_MS,
+  );
+  const line = inside
+    .map((h, i) => `${i === 0 ? 'M' : 'L'}${String(frame.x(ms(h.at)))} ${String(y(h.evaporationKgM2H))}`)
+    .join(' ');
+  const [first, last] = [inside[0], inside.at(-1)];
+  return (
+    <g>
+      <clipPath id="air-clip">
+        <rect x={LEFT} y={TOP} width={frame.x(frame.until) - LEFT} height={AIR} />
+      </clipPath>
+      <g clipPath="url(#air-clip)">
+        {inside.map((h) => (
+          <rect
+            key={h.at}
+            x={frame.x(ms(h.at))}
+            y={TOP}
+            width={Math.max(1, frame.x(ms(h.at) + HOUR_MS) - frame.x(ms(h.at)) - 1)}
+            height={h.rainChance * AIR}
+            className={classes.rain}
+          />
+        ))}
+        {first && last && (
+          <path
+            d={`${line} L${String(frame.x(ms(last.at)))} ${String(TOP + AIR)} L${String(frame.x(ms(first.at)))} ${String(TOP + AIR)} Z`}
+            className={classes.area}
+          />
+        )}
+        <path d={line} className={classes.curve} />
+      </g>
+      {[
+        { limit: CARE, text: words.care },
+        { limit: ACT, text: words.act },
+      ].map(({ limit, text }) => (
+        <g key={limit} transform={`translate(0 ${String(y(limit))})`}>
+          <line x1={LEFT} x2={frame.x(frame.until)} className={classes.limit} />
+          <text x={LEFT - 8} y={4} className={classes.limitText}>
+            {text} {factText('limitKgM2', limit, format)}
+          </text>
+        </g>
+      ))}
+      <text x={12} y={TOP + 1} className={classes.rowName}>
+        {words.evaporation}
+      </text>
+      <line x1={LEFT} x2={frame.x(frame.until)} y1={TOP + AIR} y2={TOP + AIR} className={classes.ground} />
+    </g>
+  );
+}
+
+/** One window: solid where it is surely open, pale where it may come sooner or later. */
+function Bar({ pass, frame, y, height }: { pass: PassReport; frame: Frame; y: number; height: number }) {
+  const x = (instant: string) => Math.min(Math.max(frame.x(ms(instant)), LEFT), frame.x(frame.until));
+  return (
+    <g>
+      <rect
+        x={x(pass.opensEarliest)}
+        width={Math.max(0, x(pass.closesLatest) - x(pass.opensEarliest))}
+        y={y + height * 0.2}
+        height={height * 0.6}
+        className={classes.band}
+      />
+      <rect
+        x={x(pass.opens)}
+        width={Math.max(2, x(pass.closes) - x(pass.opens))}
+        y={y}
+        height={height}
+        className={classes.window}
+      />
+    </g>
+  );
+}
+
+/** The day: weather above, and under it when mixing ends and when each pass opens and closes for each zone. */
+export function DayTimeline({ day, format }: { day: DayReport; format: Formats }) {
+  const { ref, width, height, ready } = useSize();
+  const frame = frameOf(day, width);
+  const kinds = day.passes.map((p) => p.pass);
+  const rowsTop = TOP + AIR + GAP;
+  const row = Math.min(46, (height - rowsTop - 22) / (kinds.length + 1));
+  const bar = (zones: number) => (row - 10) / zones;
+  return (
+    <div ref={ref} className={classes.box}>
+      {ready && (
+        <svg width={width} height={height} role="img" aria-label={words.timeline} data-testid="timeline">
+          <HourLines frame={frame} height={height} format={format} />
+          <Air day={day} frame={frame} format={format} />
+          <g transform={`translate(0 ${String(rowsTop)})`}>
+            <text x={12} y={row / 2} className={classes.rowName}>
+              {words.mixing}
+            </text>
+            <rect
+              x={frame.x(ms(day.start))}
+              width={Math.max(2, frame.x(ms(day.mixingEnds)) - frame.x(ms(day.start)))}
+              y={4}
+              height={row - 12}
+              className={classes.mixing}
+            />
+            <text x={frame.x(ms(day.mixingEnds)) + 6} y={row / 2} className={classes.times}>
+              {format.time(day.start)}–{format.time(day.mixingEnds)}
+            </text>
+          </g>
+          {kinds.map((kind, k) => {
+            const top = rowsTop + (k + 1) * row;
+            const zones = day.zones.flatMap((z) => z.passes.filter((p) => p.pass === kind));
+            const all = day.passes[k];
+            return (
+              <g key={kind}>
+                <line x1={8} x2={width - RIGHT} y1={top - 4} y2={top - 4} className={classes.rule} />
+                <text x={12} y={top + row / 2 - 3} className={classes.rowName}>
+                  {passWords[kind]}
+                </text>
+                {zones.map((p, z) => (
+                  <Bar
+                    key={z}
+                    pass={p}
+                    frame={frame}
+                    y={top + z * bar(zones.length)}
+                    height={Math.max(3, bar(zones.length) - 2)}
+                  />
+                ))}
+                {all && (
+                  <text
+                    x={Math.min(frame.x(ms(all.closesLatest)) + 6, width - RIGHT - 78)}
+                    y={top + row / 2 - 3}
+                    className={classes.times}
+                  >
+                    {format.time(all.opens)}–{format.time(all.closes)}
+                  </text>
+                )}
+              </g>
+            );
+          })}
+        </svg>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,47 @@
+import { UnstyledButton } from '@mantine/core';
+import type { BatchReport } from '../api/client';
+import { batchSize } from '../shared/batchSize';
+import { quarters, type Formats } from '../shared/format';
+import { load as words } from '../shared/words';
+import classes from './LoadStrip.module.css';
+
+interface LoadStripProps {
+  batches: BatchReport[];
+  capacityL: number;
+  chosen: number;
+  onChoose: (number: number) => void;
+  format: Formats;
+}
+
+/** The loads in a row, each filled to its size in a mixer of one outline. A load is a button. */
+export function LoadStrip({ batches, capacityL, chosen, onChoose, format }: LoadStripProps) {
+  return (
+    <div className={classes.strip} role="group" aria-label={words.strip} data-testid="load-strip">
+      {batches.map((b) => (
+        <UnstyledButton
+          key={b.number}
+          className={classes.load}
+          aria-pressed={b.number === chosen}
+          aria-label={`${words.batch(b.number)}: ${batchSize(b)}, ${format.bulk(b.volumeL)}${b.waterAdded === null ? '' : `, ${words.inAt(format.time(b.waterAdded))}`}`}
+          onClick={() => {
+            onChoose(b.number);
+          }}
+        >
+          <span className={classes.time} aria-hidden>
+            {b.waterAdded === null ? '' : format.time(b.waterAdded)}
+          </span>
+          <span className={classes.vessel} aria-hidden>
+            <span
+              className={classes.fill}
+              style={{ height: `${String(Math.min(100, (b.volumeL / capacityL) * 100))}%` }}
+            />
+            <span className={classes.number}>{b.number}</span>
+          </span>
+          <span className={classes.size} aria-hidden>
+            {b.bags === null ? quarters(b.cementBuckets ?? 0) : quarters(b.bags)}
+          </span>
+        </UnstyledButton>
+      ))}
+    </div>
+  );
+}

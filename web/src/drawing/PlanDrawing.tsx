@@ -1,0 +1,201 @@
+import type { Meets, SlabReport } from '../api/client';
+import type { Formats } from '../shared/format';
+import { meets as meetsWords, shape as words } from '../shared/words';
+import { barFor, fit, type Fit } from './fit';
+import classes from './PlanDrawing.module.css';
+import { useSize } from './useSize';
+
+interface PlanDrawingProps {
+  slab: SlabReport;
+  format: Formats;
+  onEdge: (edge: number) => void;
+}
+
+const MARGIN = 74;
+const BAND = 11;
+const DIMENSION_OUT = 34;
+
+type Point = { x: number; y: number };
+
+/** One edge on the screen: its ends, the way out of the slab, and the angle its text is read at. */
+function onScreen(corners: Point[], i: number, at: Fit) {
+  const [a, b] = [corners[i], corners[(i + 1) % corners.length]];
+  if (!a || !b) return null;
+  const from = { x: at.x(a.x), y: at.y(a.y) };
+  const to = { x: at.x(b.x), y: at.y(b.y) };
+  const long = Math.hypot(to.x - from.x, to.y - from.y) || 1;
+  const along = { x: (to.x - from.x) / long, y: (to.y - from.y) / long };
+  return { from, to, long, along };
+}
+
+// Anticlockwise on the plan has the outside on its right; the sign of the shoelace sum tells which way round it runs.
+const turnsLeft = (corners: Point[]): boolean =>
+  corners.reduce((sum, a, i) => {
+    const b = corners[(i + 1) % corners.length] ?? a;
+    return sum + a.x * b.y - b.x * a.y;
+  }, 0) > 0;
+
+function Edge({
+  slab,
+  i,
+  at,
+  format,
+  onEdge,
+}: {
+  slab: SlabReport;
+  i: number;
+  at: Fit;
+  format: Formats;
+  onEdge: (edge: number) => void;
+}) {
+  const edge = slab.edges[i];
+  const line = onScreen(slab.corners, i, at);
+  if (!edge || !line) return null;
+  const { from, to, long, along } = line;
+  const side = turnsLeft(slab.corners) ? 1 : -1;
+  const out = { x: -along.y * side, y: along.x * side };
+  const shift = (p: Point, by: number) => ({ x: p.x + out.x * by, y: p.y + out.y * by });
+  const ring = [from, to, shift(to, BAND), shift(from, BAND)]
+    .map((p) => `${String(p.x)},${String(p.y)}`)
+    .join(' ');
+  const [d1, d2] = [shift(from, DIMENSION_OUT), shift(to, DIMENSION_OUT)];
+  const middle = { x: (d1.x + d2.x) / 2, y: (d1.y + d2.y) / 2 };
+  const turn = (Math.atan2(along.y, along.x) * 180) / Math.PI;
+  const upright = turn > 90 || turn <= -90 ? turn + 180 : turn;
+  const label = words.edgeButton(i + 1, format.length(edge.lengthM), meetsWords[edge.meets]);
+  const press = () => {
+    onEdge(i);
+  };
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={label}
+      className={classes.edge}
+      onClick={press}
+      onKeyDown={(e) => {
+        if (e.key !== 'Enter' && e.key !== ' ') return;
+        e.preventDefault();
+        press();
+      }}
+    >
+      <polygon points={ring} className={classes[edge.meets]} />
+      <line x1={from.x} y1={from.y} x2={to.x} y2={to.y} className={classes.outline} />
+      <line
+        x1={d1.x}
+        y1={d1.y}
+        x2={d2.x}
+        y2={d2.y}
+        className={classes.dimension}
+        markerStart="url(#tick)"
+        markerEnd="url(#tick)"
+      />
+      <polygon
+        points={[
+          shift(from, -4),
+          shift(to, -4),
+          shift(to, DIMENSION_OUT + 12),
+          shift(from, DIMENSION_OUT + 12),
+        ]
+          .map((p) => `${String(p.x)},${String(p.y)}`)
+          .join(' ')}
+        className={classes.target}
+      />
+      <g transform={`translate(${String(middle.x)} ${String(middle.y)}) rotate(${String(upright)})`}>
+        <text className={classes.length} data-worked-out={edge.workedOut} y={-4}>
+          {format.length(edge.lengthM)}
+        </text>
+        {long > 96 && (
+          <text className={classes.meets} y={12}>
+            {meetsWords[edge.meets]}
+          </text>
+        )}
+      </g>
+    </g>
+  );
+}
+
+const PATTERNS: [Meets, string][] = [
+  ['wall', 'M0 8 L8 0'],
+  ['oldSlab', 'M2 2 h1 M6 6 h1'],
+];
+
+/** The plan to scale: outline, what each edge meets, openings, dimensions. An edge is a button. */
+export function PlanDrawing({ slab, format, onEdge }: PlanDrawingProps) {
+  const { ref, width, height, ready } = useSize();
+  const at = fit(slab.corners, width, height, MARGIN);
+  const bar = barFor(at.scale);
+  const barText = format.units === 'us' ? format.length(bar) : `${String(bar)} m`;
+  return (
+    <div ref={ref} className={classes.box}>
+      {ready && (
+        <svg
+          width={width}
+          height={height}
+          role="group"
+          aria-label={words.plan(slab.name)}
+          className={classes.plan}
+          data-testid="plan"
+        >
+          <defs>
+            <pattern id="grit" width="17" height="17" patternUnits="userSpaceOnUse">
+              <path d="M3 4 h1.4 M11 9 h1 M6 14 h1.2 M14 2 h1" className={classes.grit} />
+            </pattern>
+            {PATTERNS.map(([name, d]) => (
+              <pattern key={name} id={`hatch-${name}`} width="8" height="8" patternUnits="userSpaceOnUse">
+                <path d={d} className={classes.hatch} />
+              </pattern>
+            ))}
+            <marker id="tick" viewBox="-5 -5 10 10" markerWidth="9" markerHeight="9" orient="auto">
+              <path d="M-3 3 L3 -3" className={classes.tick} />
+            </marker>
+          </defs>
+          <polygon
+            points={slab.corners.map((c) => `${String(at.x(c.x))},${String(at.y(c.y))}`).join(' ')}
+            className={classes.slab}
+          />
+          <polygon
+            points={slab.corners.map((c) => `${String(at.x(c.x))},${String(at.y(c.y))}`).join(' ')}
+            fill="url(#grit)"
+          />
+          {slab.openings.map((o, i) => (
+            <g key={i}>
+              {o.round ? (
+                <circle
+                  cx={at.x(o.centre.x)}
+                  cy={at.y(o.centre.y)}
+                  r={(o.widthM / 2) * at.scale}
+                  className={classes.opening}
+                />
+              ) : (
+                <rect
+                  x={at.x(o.centre.x - o.widthM / 2)}
+                  y={at.y(o.centre.y + o.depthM / 2)}
+                  width={o.widthM * at.scale}
+                  height={o.depthM * at.scale}
+                  className={classes.opening}
+                />
+              )}
+              <text
+                x={at.x(o.centre.x) + (o.widthM / 2) * at.scale + 6}
+                y={at.y(o.centre.y) + 4}
+                className={classes.openingName}
+              >
+                {o.name} {format.small(o.widthM * 1000)}
+              </text>
+            </g>
+          ))}
+          {slab.edges.map((_, i) => (
+            <Edge key={i} slab={slab} i={i} at={at} format={format} onEdge={onEdge} />
+          ))}
+          <g transform={`translate(14 ${String(height - 14)})`} aria-hidden>
+            <path d={`M0 -5 V0 H${String(bar * at.scale)} V-5`} className={classes.bar} />
+            <text x={bar * at.scale + 7} y={1} className={classes.openingName}>
+              {barText}
+            </text>
+          </g>
+        </svg>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,233 @@
+import { ActionIcon, Button, Loader, Text } from '@mantine/core';
+import { useHotkeys } from '@mantine/hooks';
+import { IconArrowBackUp, IconArrowForwardUp, IconDownload } from '@tabler/icons-react';
+import { Suspense, lazy, useCallback, useMemo } from 'react';
+import { NavLink, Navigate, useNavigate, useParams } from 'react-router';
+import { api, type Job, type JobDocument, type PlanReport, type Remedy, type StepName } from '../api/client';
+import { AppFrame } from '../app/AppFrame';
+import { formatsFor } from '../shared/format';
+import { app, save as saveWords, steps, stepStates } from '../shared/words';
+import { JobContext, type JobContextValue } from './JobContext';
+import classes from './JobPage.module.css';
+import { setAt } from './pointer';
+import type { SaveState } from './saver';
+import { useJob } from './useJob';
+import { usePlan } from './usePlan';
+
+const views: Record<StepName, React.LazyExoticComponent<() => React.ReactNode>> = {
+  shape: lazy(() => import('../steps/shape/ShapeStep').then((m) => ({ default: m.ShapeStep }))),
+  mix: lazy(() => import('../steps/mix/MixStep').then((m) => ({ default: m.MixStep }))),
+  load: lazy(() => import('../steps/load/LoadStep').then((m) => ({ default: m.LoadStep }))),
+  day: lazy(() => import('../steps/day/DayStep').then((m) => ({ default: m.DayStep }))),
+  cure: lazy(() => import('../steps/cure/CureStep').then((m) => ({ default: m.CureStep }))),
+};
+
+const order = Object.keys(views) as StepName[];
+
+/** Before the system changes, bare numbers get the unit they were read in: nothing may change its size. */
+function swapUnits(document: JobDocument, report: PlanReport): JobDocument {
+  const spelled = report.readings
+    .filter((r) => r.bare)
+    .reduce((job, r) => setAt(job, r.path, r.exact), document);
+  return { ...spelled, units: document.units === 'us' ? 'metric' : 'us' };
+}
+
+function takeRemedy(document: JobDocument, remedy: Remedy): JobDocument {
+  return remedy.edits.reduce((job, e) => setAt(job, e.path, e.text ?? e.number ?? null), document);
+}
+
+function Rail({ id, report }: { id: string; report: PlanReport | undefined }) {
+  return (
+    <nav className={classes.rail} aria-label={app.name}>
+      <ol>
+        {order.map((step, i) => {
+          const state = report?.steps.find((s) => s.step === step)?.state ?? 'settled';
+          return (
+            <li key={step}>
+              <NavLink to={`/jobs/${id}/${step}`} className={classes.link ?? ''} data-state={state}>
+                <span className={classes.key} aria-hidden>
+                  {i + 1}
+                </span>
+                <span className={classes.step}>{steps[step]}</span>
+                <span className={classes.state}>{state === 'settled' ? '' : stepStates[state]}</span>
+                {state === 'settled' && <span className="visually-hidden">{stepStates[state]}</span>}
+              </NavLink>
+            </li>
+          );
+        })}
+      </ol>
+    </nav>
+  );
+}
+
+function SaveBadge({ state }: { state: SaveState }) {
+  const text = state.kind === 'refused' ? `${saveWords.refused} ${state.why}` : saveWords[state.kind];
+  return (
+    <span className={classes.save} role="status" data-testid="save" data-state={state.kind}>
+      {text}
+    </span>
+  );
+}
+
+function download(document: JobDocument) {
+  const file = new Blob([JSON.stringify(document, null, 2)], { type: 'application/json' });
+  const link = window.document.createElement('a');
+  link.href = URL.createObjectURL(file);
+  link.download = `${document.name.replace(/[^\p{L}\p{N} -]/gu, '') || 'job'}.setfirm.json`;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}
+
+function OpenJob({ job, step }: { job: Job; step: StepName }) {
+  const edited = useJob(job);
+  const { document, edit, set } = edited;
+  const { report, sections, failed } = usePlan(document);
+  const navigate = useNavigate();
+  const us = document.units === 'us';
+  const swap = () => {
+    if (report) edit('/units', swapUnits(document, report));
+  };
+  const go = (i: number) => () => void navigate(`/jobs/${job.id}/${order[i] ?? step}`);
+  useHotkeys([
+    ...order.map((_, i) => [String(i + 1), go(i)] as [string, () => void]),
+    ['u', swap],
+    ['y', () => void navigate('/')],
+  ]);
+  useHotkeys(
+    [
+      ['mod+Z', edited.undo],
+      ['mod+shift+Z', edited.redo],
+      ['mod+Y', edited.redo],
+    ],
+    [], // also while typing: every field belongs to the one history
+  );
+  const take = useCallback(
+    (remedy: Remedy) => {
+      edit(`remedy:${remedy.code}`, takeRemedy(document, remedy));
+    },
+    [document, edit],
+  );
+  const format = useMemo(
+    () => formatsFor(document.units, document.timeZone),
+    [document.units, document.timeZone],
+  );
+  const View = views[step];
+  const context: JobContextValue | null =
+    report && sections ? { document, report, sections, format, set, edit, take } : null;
+
+  return (
+    <AppFrame
+      title={
+        <input
+          className={classes.name}
+          aria-label={app.name}
+          value={document.name}
+          maxLength={120}
+          onChange={(e) => {
+            set('/name', e.currentTarget.value);
+          }}
+        />
+      }
+      tools={
+        <>
+          <SaveBadge state={edited.save} />
+          <ActionIcon
+            variant="subtle"
+            color="gray.2"
+            aria-label={saveWords.undo}
+            disabled={!edited.canUndo}
+            onClick={edited.undo}
+          >
+            <IconArrowBackUp size={19} aria-hidden />
+          </ActionIcon>
+          <ActionIcon
+            variant="subtle"
+            color="gray.2"
+            aria-label={saveWords.redo}
+            disabled={!edited.canRedo}
+            onClick={edited.redo}
+          >
+            <IconArrowForwardUp size={19} aria-hidden />
+          </ActionIcon>
+          <Button
+            size="compact-sm"
+            variant="outline"
+            color="gray.2"
+            aria-label={saveWords.unitsSwap(us)}
+            onClick={swap}
+          >
+            {saveWords.units(us)}
+          </Button>
+          <ActionIcon
+            variant="subtle"
+            color="gray.2"
+            aria-label={saveWords.download}
+            onClick={() => {
+              download(document);
+            }}
+          >
+            <IconDownload size={18} aria-hidden />
+          </ActionIcon>
+        </>
+      }
+      rail={<Rail id={job.id} report={report} />}
+    >
+      {edited.save.kind === 'conflict' && (
+        <div className={classes.conflict} role="alert">
+          {saveWords.conflictLong}
+          <Button size="compact-sm" onClick={edited.keepMine}>
+            {saveWords.keepMine}
+          </Button>
+          <Button size="compact-sm" variant="default" onClick={() => void edited.takeTheirs()}>
+            {saveWords.takeTheirs}
+          </Button>
+        </div>
+      )}
+      {failed && (
+        <div className={classes.conflict} role="alert">
+          {app.noServer}
+        </div>
+      )}
+      {context ? (
+        <JobContext.Provider value={context}>
+          <Suspense fallback={<Loader m="lg" aria-label={app.loading} />}>
+            <View />
+          </Suspense>
+        </JobContext.Provider>
+      ) : (
+        !failed && <Loader m="lg" aria-label={app.loading} />
+      )}
+    </AppFrame>
+  );
+}
+
+export function JobPage() {
+  const { id = '', step } = useParams();
+  const job = api.useQuery(
+    'get',
+    '/api/jobs/{id}',
+    { params: { path: { id } } },
+    { staleTime: 0, gcTime: 0, retry: false },
+  );
+  if (!order.includes(step as StepName)) return <Navigate to={`/jobs/${id}/shape`} replace />;
+  switch (job.status) {
+    case 'pending':
+      return (
+        <AppFrame title={app.name}>
+          <Loader m="lg" aria-label={app.loading} />
+        </AppFrame>
+      );
+    case 'error':
+      return (
+        <AppFrame title={app.name}>
+          <Text m="lg">
+            {app.notFound} <NavLink to="/">{app.backToYard}</NavLink>
+          </Text>
+        </AppFrame>
+      );
+    case 'success':
+      return <OpenJob key={job.data.id} job={job.data} step={step as StepName} />;
+    default:
+      return job satisfies never;
+  }
+}

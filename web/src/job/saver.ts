@@ -1,0 +1,118 @@
+import type { JobDocument } from '../api/client';
+import type { Draft } from './draft';
+
+export type SaveState =
+  | { kind: 'saved' }
+  | { kind: 'saving' }
+  | { kind: 'waiting' }
+  | { kind: 'conflict'; theirs: number }
+  | { kind: 'refused'; why: string };
+
+/** What came of sending a change. */
+export type Sent = { kind: 'ok'; version: number } | Exclude<SaveState, { kind: 'saved' | 'saving' }>;
+
+export interface SaverPorts {
+  send: (version: number, document: JobDocument) => Promise<Sent>;
+  keep: (draft: Draft) => void;
+  drop: () => void;
+}
+
+const PAUSE_MS = 300;
+const RETRY_MS = 2500;
+
+/**
+ * Saves one job: each change is kept on the device at once and sent after a pause. One send at a time, each naming the
+ * version that the one before it made, so that we never collide with ourselves.
+ */
+export class Saver {
+  state: SaveState = { kind: 'saved' };
+  private confirmed: JobDocument;
+  private latest: JobDocument;
+  private version: number;
+  private readonly ports: SaverPorts;
+  private busy = false;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private readonly listeners = new Set<() => void>();
+
+  constructor(confirmed: JobDocument, version: number, ports: SaverPorts) {
+    this.confirmed = confirmed;
+    this.latest = confirmed;
+    this.version = version;
+    this.ports = ports;
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly current = (): SaveState => this.state;
+
+  change(document: JobDocument): void {
+    if (document === this.latest) return;
+    this.latest = document;
+    this.ports.keep({ version: this.version, document });
+    if (this.state.kind === 'conflict') return;
+    this.tell({ kind: 'saving' });
+    this.later(PAUSE_MS);
+  }
+
+  /** A draft found on the device that was made to an older version than the program now has. */
+  collide(theirs: number): void {
+    this.tell({ kind: 'conflict', theirs });
+  }
+
+  /** After a conflict: what is here goes on top of what is there. */
+  keepMine(): void {
+    if (this.state.kind !== 'conflict') return;
+    this.version = this.state.theirs;
+    this.tell({ kind: 'saving' });
+    this.later(0);
+  }
+
+  /** After a conflict: what is there replaces what is here. */
+  takeTheirs(document: JobDocument, version: number): void {
+    clearTimeout(this.timer);
+    [this.latest, this.confirmed, this.version] = [document, document, version];
+    this.ports.drop();
+    this.tell({ kind: 'saved' });
+  }
+
+  /** Sends what is waiting now: the page is going away. */
+  flush(): void {
+    if (this.latest !== this.confirmed && this.state.kind !== 'conflict') void this.sendLatest();
+  }
+
+  private later(ms: number): void {
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => void this.sendLatest(), ms);
+  }
+
+  private async sendLatest(): Promise<void> {
+    if (this.busy) return; // the send under way looks again when it ends
+    this.busy = true;
+    const document = this.latest;
+    const sent = await this.ports.send(this.version, document);
+    this.busy = false;
+    if (sent.kind !== 'ok') {
+      this.tell(sent);
+      if (sent.kind === 'waiting') this.later(RETRY_MS);
+      return;
+    }
+    [this.version, this.confirmed] = [sent.version, document];
+    if (this.latest === document) {
+      this.ports.drop();
+      this.tell({ kind: 'saved' });
+    } else {
+      this.ports.keep({ version: this.version, document: this.latest });
+      this.later(PAUSE_MS);
+    }
+  }
+
+  private tell(state: SaveState): void {
+    this.state = state;
+    this.listeners.forEach((listener) => {
+      listener();
+    });
+  }
+}

@@ -1,0 +1,99 @@
+import { useCallback, useEffect, useReducer, useState, useSyncExternalStore } from 'react';
+import { http, type Job, type JobDocument } from '../api/client';
+import { dropDraft, keepDraft, readDraft } from './draft';
+import { historyReducer, opened } from './history';
+import { setAt, type Pointer } from './pointer';
+import { Saver, type Sent } from './saver';
+
+async function send(id: string, version: number, document: JobDocument): Promise<Sent> {
+  try {
+    const { data, error, response } = await http.PUT('/api/jobs/{id}', {
+      params: { path: { id } },
+      headers: { 'If-Match': `"${String(version)}"` },
+      body: document,
+      keepalive: true, // lets the last save outlive a closing page
+    });
+    if (data) return { kind: 'ok', version: data.version };
+    if (response.status === 412) {
+      return {
+        kind: 'conflict',
+        theirs: (error as { currentVersion?: number } | undefined)?.currentVersion ?? version,
+      };
+    }
+    return response.status >= 500 || response.status === 429
+      ? { kind: 'waiting' }
+      : { kind: 'refused', why: (error as { detail?: string } | undefined)?.detail ?? '' };
+  } catch {
+    return { kind: 'waiting' }; // no answer: the draft stays, and it is tried again
+  }
+}
+
+/** A job as it was left: the program's copy, or a draft on this device that the program has not had yet. */
+function resume(job: Job) {
+  const draft = readDraft(job.id);
+  const saver = new Saver(job.document, job.version, {
+    send: (version, document) => send(job.id, version, document),
+    keep: (kept) => {
+      keepDraft(job.id, kept);
+    },
+    drop: () => {
+      dropDraft(job.id);
+    },
+  });
+  if (draft !== null && draft.version !== job.version) saver.collide(job.version);
+  return { saver, document: draft?.document ?? job.document };
+}
+
+/** A job being edited: every change is kept on this device at once, and by the program a moment later. */
+export function useJob(job: Job) {
+  const [{ saver, document }] = useState(() => resume(job));
+  const [history, dispatch] = useReducer(historyReducer, document, opened);
+  const save = useSyncExternalStore(saver.subscribe, saver.current);
+  const now = history.now;
+
+  useEffect(() => {
+    saver.change(now);
+  }, [saver, now]);
+
+  useEffect(() => {
+    const leave = () => {
+      saver.flush();
+    };
+    window.addEventListener('pagehide', leave);
+    return () => {
+      window.removeEventListener('pagehide', leave);
+      leave();
+    };
+  }, [saver]);
+
+  const edit = useCallback((field: Pointer, changed: JobDocument) => {
+    dispatch({ kind: 'edit', field, job: changed, at: Date.now() });
+  }, []);
+  const takeTheirs = useCallback(async () => {
+    const { data } = await http.GET('/api/jobs/{id}', { params: { path: { id: job.id } } });
+    if (!data) return;
+    saver.takeTheirs(data.document, data.version);
+    dispatch({ kind: 'open', job: data.document });
+  }, [job.id, saver]);
+
+  return {
+    document: now,
+    save,
+    canUndo: history.past.length > 0,
+    canRedo: history.future.length > 0,
+    edit,
+    set: (field: Pointer, value: unknown) => {
+      edit(field, setAt(now, field, value));
+    },
+    undo: () => {
+      dispatch({ kind: 'undo' });
+    },
+    redo: () => {
+      dispatch({ kind: 'redo' });
+    },
+    keepMine: () => {
+      saver.keepMine();
+    },
+    takeTheirs,
+  };
+}

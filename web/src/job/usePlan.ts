@@ -1,0 +1,52 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { http, type JobDocument, type PlanReport } from '../api/client';
+
+async function plan(document: JobDocument, signal: AbortSignal): Promise<PlanReport> {
+  const { data, error } = await http.POST('/api/plan', { body: { document }, signal });
+  if (!data) throw new Error((error as { detail?: string } | undefined)?.detail ?? '');
+  return data;
+}
+
+/** A step's part of the report, and whether it is from before the last edits because those cannot be planned yet. */
+export interface Sections {
+  shape: PlanReport['shape'];
+  mix: PlanReport['mix'];
+  load: PlanReport['load'];
+  day: PlanReport['day'];
+  cure: PlanReport['cure'];
+}
+
+const sectionsOf = ({ shape, mix, load, day, cure }: PlanReport): Sections => ({
+  shape,
+  mix,
+  load,
+  day,
+  cure,
+});
+
+const overlay = (before: Sections, now: Sections): Sections => ({
+  shape: now.shape ?? before.shape,
+  mix: now.mix ?? before.mix,
+  load: now.load ?? before.load,
+  day: now.day ?? before.day,
+  cure: now.cure ?? before.cure,
+});
+
+/** Plans the job anew with each change. While a field is half typed, what stood before stays, so that nothing jumps. */
+export function usePlan(document: JobDocument) {
+  const query = useQuery({
+    queryKey: ['plan', document],
+    queryFn: ({ signal }) => plan(document, signal),
+    placeholderData: keepPreviousData,
+    staleTime: 60_000,
+    gcTime: 10_000,
+    retry: 2,
+  });
+  const [shown, setShown] = useState<{ report: PlanReport; sections: Sections } | null>(null);
+  if (query.data && query.data !== shown?.report) {
+    const now = sectionsOf(query.data);
+    setShown({ report: query.data, sections: shown === null ? now : overlay(shown.sections, now) });
+  }
+  return { report: shown?.report, sections: shown?.sections, failed: query.isError };
+}

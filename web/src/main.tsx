@@ -1,0 +1,30 @@
+import '@fontsource-variable/archivo';
+import '@mantine/core/styles.css';
+import './app.css';
+import { MantineProvider } from '@mantine/core';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider, createBrowserRouter } from 'react-router';
+import { JobPage } from './job/JobPage';
+import { cssVariables, theme } from './theme';
+import { YardPage } from './yard/YardPage';
+
+const router = createBrowserRouter([
+  { path: '/', element: <YardPage /> },
+  { path: '/jobs/:id/:step?', element: <JobPage /> },
+  { path: '*', element: <YardPage /> },
+]);
+
+const root = document.getElementById('root');
+if (!root) throw new Error('the page has no root');
+
+createRoot(root).render(
+  <StrictMode>
+    <QueryClientProvider client={new QueryClient()}>
+      <MantineProvider theme={theme} cssVariablesResolver={cssVariables} defaultColorScheme="light">
+        <RouterProvider router={router} />
+      </MantineProvider>
+    </QueryClientProvider>
+  </StrictMode>,
+);

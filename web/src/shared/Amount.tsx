@@ -1,0 +1,35 @@
+import { NumberInput } from '@mantine/core';
+import { findingsAt, useJobContext } from '../job/JobContext';
+import type { Pointer } from '../job/pointer';
+import { findings as findingWords } from './words';
+
+interface AmountProps {
+  at: Pointer;
+  value: number | null | undefined;
+  label: string;
+  step?: number;
+  placeholder?: string;
+  /** Where the field may be left empty. */
+  optional?: boolean;
+}
+
+/** A plain number with its own finding beside it. */
+export function Amount({ at, value, label, step = 1, placeholder, optional = false }: AmountProps) {
+  const { report, set, format } = useJobContext();
+  const wrong = findingsAt(report, at).find((f) => f.severity === 'error');
+  return (
+    <NumberInput
+      size="sm"
+      style={{ flex: '1 1 84px', minWidth: 0 }}
+      label={label}
+      value={value ?? ''}
+      step={step}
+      {...(placeholder === undefined ? {} : { placeholder })}
+      onChange={(v) => {
+        if (typeof v === 'number') set(at, v);
+        else if (v === '' && optional) set(at, null);
+      }}
+      error={wrong ? findingWords[wrong.code](wrong.facts, wrong.texts, format) : undefined}
+    />
+  );
+}

@@ -1,0 +1,65 @@
+import { Button } from '@mantine/core';
+import { IconAlertTriangle, IconHandStop, IconInfoCircle, IconX } from '@tabler/icons-react';
+import type { Finding } from '../api/client';
+import { useJobContext } from '../job/JobContext';
+import { findings as findingWords, remedies as remedyWords } from './words';
+import classes from './Notes.module.css';
+
+const marks: Record<Finding['severity'], typeof IconInfoCircle> = {
+  note: IconInfoCircle,
+  caution: IconHandStop,
+  warning: IconAlertTriangle,
+  error: IconX,
+};
+
+const names: Record<Finding['severity'], string> = {
+  note: 'Note',
+  caution: 'Take care',
+  warning: 'Decide',
+  error: 'Mend',
+};
+
+/** One finding in words, with its ways out: a tap takes one, undo takes it back. */
+function Note({ finding }: { finding: Finding }) {
+  const { format, take } = useJobContext();
+  const Mark = marks[finding.severity];
+  return (
+    <li className={classes.note} data-severity={finding.severity} data-code={finding.code}>
+      <Mark size={18} stroke={2} aria-hidden className={classes.mark} />
+      <div>
+        <b className={classes.name}>{names[finding.severity]}</b>{' '}
+        {findingWords[finding.code](finding.facts, finding.texts, format)}
+        {finding.remedies.map((remedy) => (
+          <Button
+            key={remedy.code}
+            size="compact-sm"
+            variant="outline"
+            className={classes.remedy}
+            onClick={() => {
+              take(remedy);
+            }}
+          >
+            {remedyWords[remedy.code](remedy.effect, format)}
+          </Button>
+        ))}
+      </div>
+    </li>
+  );
+}
+
+/** The findings under some part of the job, of some weight. Nothing is drawn where there are none. */
+export function Notes({ under, only }: { under: string[]; only: Finding['severity'][] }) {
+  const { report } = useJobContext();
+  const found = report.findings.filter(
+    (f) =>
+      only.includes(f.severity) && under.some((path) => f.where === path || f.where.startsWith(`${path}/`)),
+  );
+  if (found.length === 0) return null;
+  return (
+    <ul className={classes.notes} aria-live={only.includes('error') ? 'polite' : undefined}>
+      {found.map((f) => (
+        <Note key={`${f.code}${f.where}${f.texts.milestone ?? ''}`} finding={f} />
+      ))}
+    </ul>
+  );
+}

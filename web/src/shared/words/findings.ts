@@ -1,0 +1,135 @@
+/** One sentence for each finding and each remedy. */
+import type { Enum, Finding, Remedy } from '../../api/client';
+import { duration, factText, number, type Formats } from '../format';
+import { curing, milestones, passes } from './screens';
+
+type FindingWords = (f: Finding['facts'], t: Finding['texts'], fmt: Formats) => string;
+
+export const unread: Record<string, string> = {
+  empty: 'A size is wanted here.',
+  tooLong: 'That is too long to be a size.',
+  notANumber: 'That could not be read. Try 12′ 6″, 3.81 m or 3810.',
+  unknownUnit: 'That unit is not known. Try mm, cm, m, in, ft, L or gal.',
+  negative: 'A size is above zero.',
+  ambiguousComma: 'Is that comma a decimal mark or a thousand? Write 1.2 or 1200.',
+  divisionByZero: 'A fraction over zero means nothing.',
+  termsOutOfOrder: 'Write large before small, in one system: 12′ 6″ or 3.81 m.',
+};
+
+const range: FindingWords = (f, _t, fmt) => {
+  const [name, value] = Object.entries(f).find(([k]) => k.startsWith('value')) ?? ['value', 0];
+  const unit = name.slice('value'.length);
+  const [least, most] = [f[`least${unit}`] ?? 0, f[`most${unit}`] ?? 0];
+  const text = (v: number) => factText(name, v, fmt);
+  return `${text(value)} is outside what makes sense here: ${text(least)} to ${text(most)}.`;
+};
+
+const n = (f: Finding['facts'], name: string) => f[name] ?? 0;
+const passName = (t: Finding['texts']) => passes[t.pass as Enum<'Pass'>];
+
+/** One sentence for each finding; the facts go in. A code without words does not compile. */
+export const findings: Record<Enum<'FindingCode'>, FindingWords> = {
+  quantityUnread: (_f, t) => unread[t.reason ?? ''] ?? unread.notANumber ?? '',
+  outOfRange: range,
+  unknownTimeZone: (_f, t) => `“${t.given ?? ''}” is no time zone that is known.`,
+  nothingToPour: () => 'Nothing is drawn yet. Add a slab.',
+  tooMany: (f) => `${number(n(f, 'count'))} is too many here; ${number(n(f, 'most'))} is the most.`,
+  tooFewEdges: (f) => `${number(n(f, 'count'))} edges do not make an outline; three are the least.`,
+  turnsDoNotClose: (f) =>
+    `The turns add up to ${number(n(f, 'sumDegrees'), 1)}°. Once round is 360°, all left or all right taken together.`,
+  outlineGap: (f, _t, fmt) =>
+    `The edges miss the start by ${fmt.small(n(f, 'gapMm'))}. Tape again, or leave two lengths blank and they are worked out. Up to ${fmt.small(n(f, 'limitMm'))} is spread without asking.`,
+  outlineNotSolvable: (f) =>
+    n(f, 'blanks') > 2
+      ? `${number(n(f, 'blanks'))} lengths are blank; at most two can be worked out.`
+      : 'The two blank edges run parallel, so they cannot be told apart. Tape one of them.',
+  edgeBackwards: (f, _t, fmt) =>
+    `This edge would have to run backwards by ${fmt.small(Math.abs(n(f, 'lengthMm')))}. Check the lengths and the turns before it.`,
+  outlineCrosses: (f, _t, fmt) =>
+    `The outline crosses itself, ${fmt.length(Math.abs(n(f, 'xM')))} along and ${fmt.length(Math.abs(n(f, 'yM')))} in from the start. Check a turn.`,
+  openingOutside: () => 'This opening is not wholly inside the slab.',
+  openingsOverlap: (f) => `This opening runs into opening ${number(n(f, 'other') + 1)}.`,
+  unknownBag: (_f, t) => `The bag “${t.given ?? ''}” is not in the list.`,
+  mixWithoutCement: () => 'A mix without cement does not set. Give the cement at least a part.',
+  waterOverBagLimit: (f, _t, fmt) =>
+    `${fmt.litres(n(f, 'waterL'))} is over the bag’s limit of ${fmt.litres(n(f, 'mostL'))}: about ${fmt.strength(n(f, 'f28Mpa'))} instead of ${fmt.strength(n(f, 'bestF28Mpa'))}.`,
+  waterUnderBagLimit: (f, _t, fmt) =>
+    `${fmt.litres(n(f, 'waterL'))} is under the bag’s least, ${fmt.litres(n(f, 'leastL'))}: it will be too stiff to place.`,
+  waterCementOutsideTable: (f) =>
+    `Water to cement comes to ${number(n(f, 'waterCement'), 2)}. Strength is only known from ${number(n(f, 'least'), 2)} to ${number(n(f, 'most'), 2)}: change the cement or the water.`,
+  thicknessOutsideMix: (f, _t, fmt) =>
+    n(f, 'mostMm') > 0
+      ? `${fmt.small(n(f, 'thicknessMm'))} is outside what this bag is for: ${fmt.small(n(f, 'leastMm'))} to ${fmt.small(n(f, 'mostMm'))}.`
+      : `${fmt.small(n(f, 'thicknessMm'))} is thinner than this bag is for: ${fmt.small(n(f, 'leastMm'))} at the least.`,
+  stoneTooLarge: (f, _t, fmt) =>
+    `Stone of ${fmt.small(n(f, 'stoneMm'))} is too large for ${fmt.small(n(f, 'thicknessMm'))}: a third of the thickness is the most.`,
+  exposureWaterCement: (f) =>
+    `Water to cement is ${number(n(f, 'waterCement'), 2)}; for this winter ${number(n(f, 'most'), 2)} is the most.`,
+  exposureStrength: (f, _t, fmt) =>
+    `This winter asks ${fmt.strength(n(f, 'leastMpa'))}; the mix gives about ${fmt.strength(n(f, 'f28Mpa'))}.`,
+  exposureAir: (f) =>
+    `Where it freezes the mix wants about ${number(n(f, 'wantedPct'), 1)} % of fine air; this one has ${number(n(f, 'airPct'), 1)} %. Ask for a mix with air, or a truck.`,
+  mixerTooSmall: (f, _t, fmt) =>
+    `The mixer takes ${fmt.litres(n(f, 'capacityL'))} at once, and the least batch is ${fmt.litres(n(f, 'unitL'))}. A bigger one is wanted.`,
+  wantsMixer: (f) =>
+    `${number(n(f, 'count'))} bags by hand is hard work; over ${number(n(f, 'limit'))} wants a drum.`,
+  wantsHelper: (f, _t, fmt) =>
+    `${fmt.bulk(n(f, 'volumeM3') * 1000)} is a lot for one; over ${fmt.bulk(n(f, 'limitM3') * 1000)} wants a helper.`,
+  moreThanADay: (f, _t, fmt) =>
+    `${fmt.bulk(n(f, 'volumeM3') * 1000)} is more than a comfortable day for ${number(n(f, 'hands'))} (${fmt.bulk(n(f, 'comfortM3') * 1000)}); ${fmt.bulk(n(f, 'exhaustionM3') * 1000)} would exhaust you.`,
+  coldJoint: (f) =>
+    `A batch is ${duration(n(f, 'ageMin'))} old when the next meets it; after ${duration(n(f, 'limitMin'))} they no longer join.`,
+  weatherUnusable: (f, t) =>
+    `Hour ${number(n(f, 'hour'))} of the weather has an impossible ${t.field ?? 'value'}.`,
+  weatherEndsEarly: () =>
+    'The forecast does not reach this day. A typical day of it stands in; look again nearer the time.',
+  rainBeforeSet: (f) =>
+    `Rain before it sets: ${number(n(f, 'chancePct'))} % chance. ${n(f, 'limitPct') > 20 ? 'Not without a cover on hand.' : 'Have a cover on hand.'}`,
+  dryingFast: (f, _t, fmt) =>
+    `The surface may lose ${fmt.evaporation(n(f, 'peakKgM2H'))} an hour; from ${fmt.evaporation(n(f, 'limitKgM2H'))} it wants shade, a windbreak or fog, or an evening start.`,
+  coldWeather: (f, _t, fmt) =>
+    `Down to ${fmt.celsius(n(f, 'airC'))} while it is young; below ${fmt.celsius(n(f, 'limitC'))} it wants covering and warm water.`,
+  mixTooCold: (f, _t, fmt) =>
+    `The mix comes out at ${fmt.celsius(n(f, 'mixC'))}; in the cold ${fmt.celsius(n(f, 'limitC'))} is the least. Warmer water helps.`,
+  mixTooHot: (f, _t, fmt) =>
+    `The mix comes out at ${fmt.celsius(n(f, 'mixC'))}; over ${fmt.celsius(n(f, 'limitC'))} it sets too fast. Colder water, shaded bags, an earlier start.`,
+  handsStillMixing: (f, t) =>
+    `${passName(t)} on the first part closes ${duration(n(f, 'overlapMin'))} before the last batch lies. Someone must leave the mixer, or pour in two goes.`,
+  afterDark: (_f, t) => `${passName(t)} closes after dark. Start earlier, or have lights ready.`,
+  rapidSetsAsPlaced: () =>
+    'Rapid mix: strike off and float each batch as it lands. There is no later window for edging or brooming.',
+  cureStoppedEarly: (f) =>
+    `${number(n(f, 'wetDays'), 1)} days wet instead of ${number(n(f, 'adviceDays'), 1)} leaves about ${number(n(f, 'sharePct'))} % of its strength.`,
+  cannotBeKeptWet: (f, t) =>
+    `${curing[t.method as Enum<'CuringMethod'>]} dries out in ${duration(n(f, 'intervalH') * 60)} at the worst hour. Nobody can keep that up: cover it.`,
+  frozenYoung: (f, _t, fmt) =>
+    `It would freeze at ${fmt.strength(n(f, 'strengthMpa'))}, before the ${fmt.strength(n(f, 'safeMpa'))} that lets it survive. No dates are given. Choose a milder day or cover it well.`,
+  milestoneOutOfSight: (f, t, fmt) =>
+    `${milestones[t.milestone as Enum<'Milestone'>]} needs ${fmt.strength(n(f, 'neededMpa'))}; this mix and weather do not get there within 60 days.`,
+  causticCement: () =>
+    'Wet cement burns skin and eyes: waterproof gloves, boots, glasses. Rinse at once with plenty of water, eyes for 20 minutes, and see a doctor.',
+  dustWhenTipping: () => 'Cement dust harms lungs: wear a mask when tipping bags, with the wind behind you.',
+  heavyLift: (f, _t, fmt) =>
+    `A bag weighs ${fmt.mass(n(f, 'massKg'))}; over ${fmt.mass(n(f, 'limitKg'))} lift with help or split it. Turn it over dry before you halve it.`,
+  mixerGuard: () => 'Guard on, hands and sleeves out of the drum, and an RCD or GFCI on the lead.',
+  markServices: () => 'Before you dig, have buried cables and pipes marked.',
+  washOut: () => 'Wash out where it can settle: never into drains or ponds.',
+  structuralWork: () =>
+    'Set Firm plans slabs on the ground for the garden. Foundations, retaining walls, hung slabs and anything over 1 m up follow local codes and licensed people.',
+};
+
+/** What a remedy does, said with the effect it would have. */
+export const remedies: Record<Enum<'RemedyCode'>, (e: Remedy['effect'], fmt: Formats) => string> = {
+  addHand: (e) =>
+    e.ageMin !== undefined
+      ? `Ask one more: ${number(e.hands ?? 0)} hands, ${duration(e.ageMin)} old`
+      : `Ask one more: ${number(e.hands ?? 0)} hands, done in ${duration(e.mixingMin ?? 0)}`,
+  biggerMixer: (e, fmt) => `Take a drum of ${fmt.litres(e.sizeL ?? 0)}`,
+  laterDay: (e) =>
+    `Pour ${number(e.daysLater ?? 0)} ${e.daysLater === 1 ? 'day' : 'days'} later: ${number(e.chancePct ?? 0)} % chance of rain`,
+  bagMiddleWater: (e, fmt) => `Back to ${fmt.litres(e.waterL ?? 0)}: about ${fmt.strength(e.f28Mpa ?? 0)}`,
+  lessWater: (e, fmt) => `${fmt.litres(e.waterL ?? 0)} to a bag: about ${fmt.strength(e.f28Mpa ?? 0)}`,
+  blankLastEdge: () => 'Work out the last two edges',
+  longerCure: (e) => `Keep it wet ${number(e.adviceDays ?? 0, 1)} days`,
+  coverUnderPlastic: (e) => `Burlap under plastic: every ${number(e.intervalH ?? 0)} h`,
+};

@@ -1,0 +1,388 @@
+/** Words on the screens. Plain, short, as a friend on site would say it. */
+import type { Enum, Meets, StepName, StepState } from '../../api/client';
+
+export const app = {
+  name: 'Set Firm',
+  yard: 'The yard',
+  skip: 'Skip to the plan',
+  loading: 'Reading…',
+  notFound: 'Nothing is here.',
+  backToYard: 'Back to the yard',
+  simulated: 'Simulated weather, made up for trying things out. Look at a real forecast before you pour.',
+  simulatedShort: 'simulated weather',
+  keys: 'Keys',
+  keysTitle: 'Keys',
+  light: 'Light',
+  dark: 'Dark',
+  scheme: (dark: boolean) => (dark ? 'Switch to light' : 'Switch to dark'),
+  close: 'Close',
+  failed: 'That did not work.',
+  noServer:
+    'The program does not answer. What you typed is kept on this device and will be sent when it is back.',
+};
+
+export const keyList: [string, string][] = [
+  ['1 – 5', 'go to a step'],
+  ['y', 'back to the yard'],
+  ['u', 'metric or US customary'],
+  ['Ctrl Z', 'undo'],
+  ['Ctrl Shift Z', 'redo'],
+  ['?', 'this list'],
+];
+
+export const steps: Record<StepName, string> = {
+  shape: 'Shape',
+  mix: 'Mix',
+  load: 'Load',
+  day: 'Day',
+  cure: 'Cure',
+};
+
+export const stepStates: Record<StepState, string> = {
+  settled: 'settled',
+  wantsDecision: 'wants a decision',
+  blocked: 'something is missing',
+};
+
+export const save = {
+  saved: 'Saved',
+  saving: 'Saving…',
+  waiting: 'Kept on this device; waiting for the program',
+  conflict: 'Changed elsewhere',
+  conflictLong: 'This job was changed elsewhere while you worked on it here.',
+  keepMine: 'Keep mine',
+  takeTheirs: 'Take theirs',
+  refused: 'Not saved: this change was refused.',
+  undo: 'Undo',
+  redo: 'Redo',
+  units: (us: boolean) => (us ? 'US units' : 'Metric'),
+  unitsSwap: (us: boolean) => (us ? 'Show in metric' : 'Show in US customary'),
+  download: 'Save a copy',
+};
+
+export const yard = {
+  title: 'The yard',
+  newJob: 'New job',
+  name: 'What are you pouring?',
+  namePlaceholder: 'Path to the greenhouse',
+  start: 'Start',
+  openFile: 'Open a job file',
+  empty: 'Nothing planned yet. Start a job: the first figures stand before you have finished typing.',
+  wetNow: 'Wet now',
+  coming: 'Coming up',
+  done: 'Hardening and done',
+  week: 'The next fortnight',
+  remove: 'Remove',
+  removed: (name: string) => `${name} was removed.`,
+  bringBack: 'Bring it back',
+  decisions: (n: number) => (n === 1 ? '1 thing to decide' : `${String(n)} things to decide`),
+  unreadable: 'That file is not a job.',
+  phase: {
+    unfinished: 'Not worked out yet',
+    planned: 'Planned',
+    pouring: 'Pour day',
+    keepWet: 'Keep it wet',
+    hardening: 'Hardening',
+    done: 'Done',
+  } satisfies Record<Enum<'JobPhase'>, string>,
+};
+
+export const meets: Record<Meets, string> = {
+  form: 'form board',
+  wall: 'house wall',
+  oldSlab: 'old slab',
+  earlierPanel: 'earlier panel',
+  open: 'left open',
+};
+
+export const finishes: Record<Enum<'Finish'>, string> = {
+  mag: 'Floated (mag)',
+  broom: 'Broomed',
+  steel: 'Steel trowelled',
+};
+
+export const beds: Record<Enum<'Bed'>, string> = {
+  rigid: 'Rigid mould',
+  levelled: 'Levelled stone',
+  handDug: 'Hand-dug ground',
+};
+
+export const bagKinds: Record<Enum<'BagKind'>, string> = {
+  general: 'General concrete mix',
+  highStrength: 'High-strength mix',
+  fibreCrackResisting: 'Fibre mix',
+  fastHighStrength: 'Fast high-strength mix',
+  rapidHardening: 'Rapid-hardening mix',
+};
+
+export const exposures: Record<Enum<'Exposure'>, string> = {
+  noFreezing: 'Never freezes',
+  freezesSeldomWet: 'Freezes, seldom wet',
+  freezesOftenWet: 'Freezes, often wet',
+  deIcingSalt: 'De-icing salt',
+};
+
+export const consistencies: Record<Enum<'Consistency'>, string> = {
+  balling: 'Balling',
+  stiff: 'Stiff',
+  plastic: 'Plastic',
+  soft: 'Soft',
+  pouring: 'Pouring',
+};
+
+export const consistencyTests: Record<Enum<'Consistency'>, string> = {
+  balling: 'A squeezed ball holds and leaves the glove damp.',
+  stiff: 'A heap stands with a blunt top; it needs tamping.',
+  plastic: 'A heap sags by a hand’s breadth and its face closes under the shovel.',
+  soft: 'It slides off the shovel and finds the corners with a nudge.',
+  pouring: 'It levels by itself in the bucket.',
+};
+
+export const moistures: Record<Enum<'Moisture'>, string> = {
+  dry: 'Dry: runs through the fingers',
+  damp: 'Damp: a squeezed ball just holds',
+  wet: 'Wet: a ball holds and leaves water on the hand',
+  afterRain: 'After rain: water drips from the heap',
+};
+
+export const mixers: Record<'drum' | 'tub' | 'barrow', string> = {
+  drum: 'Drum mixer',
+  tub: 'Tub and hoe',
+  barrow: 'Wheelbarrow',
+};
+
+export const curing: Record<Enum<'CuringMethod'>, string> = {
+  bare: 'Hose on the bare slab',
+  burlap: 'Wet burlap',
+  burlapUnderPlastic: 'Burlap under plastic',
+  plastic: 'Plastic, laid flat',
+};
+
+export const passes: Record<Enum<'Pass'>, string> = {
+  strikeOff: 'Strike off',
+  bullFloat: 'Bull float',
+  edgeAndFloat: 'Edge and first float',
+  secondFloat: 'Second float',
+  broom: 'Broom',
+  firstTrowel: 'First trowel',
+  hardTrowel: 'Hard trowel',
+};
+
+export const passSigns: Record<Enum<'Pass'>, string> = {
+  strikeOff: 'as each batch lands',
+  bullFloat: 'cream closes the holes; stop before water shows',
+  edgeAndFloat: 'the sheen is gone; the edger’s line does not close again',
+  secondFloat: 'a thumb dents it about 6 mm',
+  broom: 'a thumb dents it about 3 mm; the broom leaves no tear',
+  firstTrowel: 'a light print, no paste on the trowel',
+  hardTrowel: 'the blade rings',
+};
+
+export const milestones: Record<Enum<'Milestone'>, string> = {
+  stripEdges: 'Strip the boards',
+  walk: 'Walk on it',
+  furniture: 'Furniture and daily use',
+  grind: 'Grind or sand',
+  cars: 'Cars',
+  full: 'Full strength',
+};
+
+export const loading: Record<Enum<'LoadingStep'>, string> = {
+  halfTheWater: 'half the water',
+  stone: 'the stone',
+  sand: 'the sand',
+  cement: 'the cement',
+  bags: 'the bags, one after another',
+  dryMaterial: 'sand, stone and cement',
+  mixDry: 'turn it dry until one colour',
+  mostOfTheWater: 'most of the water',
+  firstBagWet: 'the first bag, mixed wet',
+  secondBagToPlan: 'the rest, which brings it to plan',
+  restOfWaterByEye: 'the rest of the water by eye',
+};
+
+/** What stands beside a field. */
+export const fields = {
+  name: 'Name',
+  thickness: 'Thickness',
+  bed: 'Lies on',
+  finish: 'Finish',
+  waste: 'Waste, %',
+  edges: 'Edges, walking round',
+  edgesHint:
+    'Type lengths as you say them: 12′ 6″, 3.81 m or 3810. Leave up to two blank and they are worked out.',
+  edgeLength: (n: number) => `Length of edge ${String(n)}`,
+  edgeTurn: (n: number) => `Turn after edge ${String(n)}`,
+  edgeMeets: (n: number) => `Edge ${String(n)} meets`,
+  addEdge: 'Add an edge',
+  removeEdge: (n: number) => `Remove edge ${String(n)}`,
+  left: 'left 90°',
+  right: 'right 90°',
+  otherTurn: 'other…',
+  turnDegrees: (n: number) => `Degrees left after edge ${String(n)}`,
+  rectangle: 'Rectangle',
+  lShape: 'L-shape',
+  template: 'Start from',
+  openings: 'Openings',
+  openingsHint: 'Posts and drains: measured along edge 1 from its start, then in from it.',
+  addRound: 'Add a round one',
+  addBox: 'Add a square one',
+  along: 'Along edge 1',
+  inFrom: 'In from it',
+  diameter: 'Across',
+  width: 'Width',
+  depth: 'Depth',
+  removeOpening: (name: string) => `Remove ${name}`,
+  element: 'Slab',
+  addElement: 'Add a slab',
+  removeElement: 'Remove this slab',
+  mixKind: 'Mix',
+  bagged: 'Bags',
+  parts: 'Parts by volume',
+  bag: 'Which bag',
+  waterPerBag: 'Water to a bag',
+  middle: 'middle of the bag’s range',
+  exposure: 'In winter it',
+  bucket: 'Your bucket holds',
+  cement: 'Cement',
+  sand: 'Sand',
+  stone: 'Stone',
+  stoneMm: 'Stone size, mm',
+  consistency: 'Consistency',
+  moisture: 'The sand is',
+  mixer: 'Mixed in',
+  mixerSize: 'Drum volume',
+  mixerHolds: 'Mixes at once',
+  hands: 'Hands',
+  barrowRun: 'Barrow run, one way',
+  waterC: 'Mixing water, °C',
+  day: 'Day',
+  otherDay: 'Another date',
+  startTime: 'First water at',
+  method: 'Kept wet by',
+  wetDays: 'Days kept wet',
+  advised: (days: string) => `advised: ${days}`,
+  blankEdge: 'worked out',
+  understood: (text: string) => `= ${text}`,
+};
+
+export const shape = {
+  sentence: (area: string, thickness: string, net: string, order: string, waste: string) =>
+    `${area} at ${thickness} is ${net} as drawn. Have ${order} ready: ${waste} more for what the ground swallows.`,
+  many: (n: number, area: string, net: string, order: string) =>
+    `${String(n)} slabs, ${area} in all: ${net} as drawn, ${order} to have ready.`,
+  blocked: 'The outline does not stand yet. What is wrong is said at its field.',
+  plan: (name: string) => `Plan of ${name}, to scale`,
+  area: 'Area',
+  net: 'As drawn',
+  order: 'To have ready',
+  perimeter: 'Round the edge',
+  misfit: 'Tapes missed by',
+  edgeButton: (n: number, length: string, what: string) =>
+    `Edge ${String(n)}, ${length}, meets ${what}. Press to change.`,
+  legend: 'Press an edge to change what it meets.',
+  scaleBar: 'scale',
+};
+
+export const mix = {
+  bagged: (count: string, bag: string, water: string, mpa: string) =>
+    `${count} bags of ${bag}, ${water} of water to each: about ${mpa} when it has cured.`,
+  parts: (cement: string, sand: string, stone: string, water: string, mpa: string) =>
+    `${cement} buckets of cement, ${sand} of sand, ${stone} of stone and ${water} of water: about ${mpa} when it has cured.`,
+  blocked: 'The mix cannot be told yet. What is missing is said at its field.',
+  ladder: 'Strength against water',
+  ladderLong: (f: string) => `What each litre costs: strength at 28 days against the water ${f}`,
+  toABag: 'to a bag',
+  toABucket: 'to a bucket of cement',
+  bagRange: 'the bag’s range',
+  planned: 'planned',
+  strength: 'Strength to expect',
+  waterCement: 'Water to cement',
+  cementPerM3: 'Cement in a cubic metre',
+  bags: 'Bags',
+  weight: 'Weight to carry',
+  water: 'Water in all',
+  setsIn: 'First set at 20 °C',
+  cementBags: (n: number) => `${String(n)} bags of 25 kg`,
+  buckets: (text: string) => `${text} buckets`,
+  notTold: 'not told',
+};
+
+export const load = {
+  sentence: (n: string, size: string, every: string, total: string) =>
+    `${n} batches of ${size}, one every ${every}: all mixed and placed in ${total}.`,
+  one: (size: string, total: string) => `One batch of ${size}, placed in ${total}.`,
+  bagsEach: (text: string) => `${text} bags`,
+  bucketsEach: (text: string) => `${text} buckets of cement`,
+  blocked: 'The batches cannot be told yet. What is missing is said at its field.',
+  strip: 'The loads, drawn to size',
+  batch: (n: number) => `Batch ${String(n)}`,
+  capacity: 'Mixer takes',
+  count: 'Batches',
+  pace: 'A batch every',
+  total: 'Mixing and placing',
+  joint: 'Oldest when the next meets it',
+  jointLimit: (limit: string) => `under ${limit}`,
+  holdBack: 'Held back for patches',
+  order: 'Load it in this order',
+  card: 'One batch',
+  water: 'water',
+  sandAsItLies: 'sand as it lies',
+  inAt: (time: string) => `first water ${time}`,
+  placedAt: (time: string) => `placed ${time}`,
+};
+
+export const day = {
+  sentence: (date: string, start: string, ends: string, doneBy: string) =>
+    `${date}: first water at ${start}, the last batch lies at ${ends}, and you wash the tools after ${doneBy}.`,
+  last: (pass: string, opens: string, closes: string) => ` ${pass} between ${opens} and ${closes}.`,
+  blocked: 'The day cannot be told yet. What is missing is said at its field, here or in an earlier step.',
+  timeline: 'The day, hour by hour',
+  evaporation: 'Drying, an hour',
+  evaporationTitle: 'Water the surface loses, an hour',
+  care: 'take care',
+  act: 'protect it',
+  rain: 'rain',
+  mixing: 'Mixing',
+  zones: (n: number) =>
+    n === 1
+      ? 'All of it is of one age.'
+      : `${String(n)} bars: the parts poured first, next and last are each ready in their turn.`,
+  sign: 'Go and look when the window opens. The slab decides, not the clock.',
+  band: 'Pale ends: it may come sooner or later by this much.',
+  mixC: 'Mix comes out at',
+  initialSet: 'First set',
+  finalSet: 'Final set',
+  rainChance: 'Rain before it sets',
+  peak: 'Most drying',
+  doneBy: 'Last pass closes',
+  dayButton: (long: string, low: string, high: string, rain: string, wind: string) =>
+    `${long}: ${low} to ${high}, rain ${rain}, wind to ${wind}`,
+  rainShort: (p: string) => `${p} rain`,
+  opens: 'opens',
+  closes: 'closes',
+  pass: 'Pass',
+  look: 'Look for',
+  tableTitle: 'Windows',
+};
+
+export const cure = {
+  sentence: (days: string, until: string, walk: string | null, strip: string | null) =>
+    `Keep it wet ${days}, until ${until}.` +
+    (strip === null ? '' : ` Strip the boards from ${strip}.`) +
+    (walk === null ? '' : ` Walk on it from ${walk}.`),
+  days: (n: string) => `for ${n} days`,
+  hours: (n: string) => `for ${n} hours`,
+  blocked: 'The cure cannot be told yet: the day before it is not worked out.',
+  chart: 'Strength against time',
+  planned: 'With this cure',
+  none: 'Never kept wet',
+  rewet: 'Wet it again every',
+  until: 'Keep wet until',
+  at28: 'Strength at 28 days',
+  drying: 'Drying, an hour, on average',
+  dates: 'From when',
+  outOfSight: 'not within 60 days',
+  needs: (mpa: string) => `needs ${mpa}`,
+  chartTable: 'Strength by day',
+};

@@ -1,0 +1,211 @@
+/** The formula of each figure in words, and what its values are called. */
+import type { Explanation } from '../../api/client';
+import { duration, factText, number, type Formats } from '../format';
+
+export const why = {
+  button: (what: string) => `Why? ${what}`,
+  short: 'Why?',
+  source: 'Source',
+  holds: 'holds for',
+};
+
+interface WhyWords {
+  title: string;
+  formula: string;
+  result: (value: number, fmt: Formats) => string;
+  inputs: Record<string, string>;
+}
+
+const litresResult = (v: number, fmt: Formats) => fmt.bulk(v);
+
+export const whys: Record<Explanation['code'], WhyWords> = {
+  area: {
+    title: 'Area',
+    formula: 'area inside the outline − openings',
+    result: (v, fmt) => fmt.area(v),
+    inputs: { grossM2: 'inside the outline', openingsM2: 'openings' },
+  },
+  netVolume: {
+    title: 'Volume as drawn',
+    formula: 'area × thickness',
+    result: litresResult,
+    inputs: { areaM2: 'area', thicknessMm: 'thickness' },
+  },
+  orderVolume: {
+    title: 'Concrete to have ready',
+    formula: 'as drawn × (1 + waste)',
+    result: litresResult,
+    inputs: { netL: 'as drawn', wastePct: 'waste' },
+  },
+  bags: {
+    title: 'Bags or buckets of cement',
+    formula: '(to have ready + hold-back) ÷ yield of one, rounded up',
+    result: (v) => number(v),
+    inputs: { orderL: 'to have ready', holdBackL: 'held back for patches', wholeL: 'yield of one' },
+  },
+  bagWater: {
+    title: 'Water to a bag',
+    formula: 'as you said, or the middle of the bag’s range',
+    result: (v, fmt) => fmt.litres(v),
+    inputs: { leastL: 'bag’s least', mostL: 'bag’s most' },
+  },
+  bagStrength: {
+    title: 'Strength at 28 days',
+    formula: 'bag’s strength × F(water/cement) ÷ F(water/cement at its most water), up to 1.15 times',
+    result: (v, fmt) => fmt.strength(v),
+    inputs: {
+      f28Mpa: 'on the bag',
+      waterCement: 'water/cement',
+      atMostWaterCement: 'at the bag’s most water',
+      mostCredit: 'most that is claimed, times',
+    },
+  },
+  partsWater: {
+    title: 'Mixing water in a cubic metre',
+    formula: 'from the table for this stone and slump',
+    result: (v) => `${number(v)} kg/m³`,
+    inputs: { stoneMm: 'largest stone', slumpMm: 'slump', airPct: 'trapped air' },
+  },
+  partsCement: {
+    title: 'Cement in a cubic metre',
+    formula: 'parts by volume ÷ yield; yield = (sum of mass/density + water) ÷ (1 − air)',
+    result: (v) => `${number(v)} kg/m³`,
+    inputs: {
+      cementParts: 'cement, parts',
+      sandParts: 'sand, parts',
+      stoneParts: 'stone, parts',
+      yieldL: 'yield of 1 L of cement',
+    },
+  },
+  partsStrength: {
+    title: 'Strength at 28 days',
+    formula: 'from the table, between its points on ln(strength)',
+    result: (v, fmt) => fmt.strength(v),
+    inputs: { waterCement: 'water/cement' },
+  },
+  initialSet: {
+    title: 'First set at 20 °C',
+    formula: 'bags: as labelled; parts: 5 h × √(water/cement ÷ 0.55)',
+    result: (v) => `${number(v, 2)} h`,
+    inputs: { waterCement: 'water/cement', finalSetH: 'final set' },
+  },
+  mixTemperature: {
+    title: 'Temperature of the mix',
+    formula: 'Σ mass × heat × temperature ÷ Σ mass × heat',
+    result: (v, fmt) => factText('mixC', v, fmt),
+    inputs: {
+      solidsKg: 'dry material in 1 m³',
+      solidsC: 'as warm as the air',
+      waterKg: 'water in 1 m³',
+      waterC: 'water',
+    },
+  },
+  capacity: {
+    title: 'What the mixer takes',
+    formula: 'drum × 0.65, or what the tub or barrow mixes at once',
+    result: litresResult,
+    inputs: {
+      unitL: 'least batch, placed',
+      unitLooseL: 'least batch, loose',
+      looseLimitL: 'loose material fits',
+    },
+  },
+  batchCount: {
+    title: 'Batches',
+    formula: '(to have ready + hold-back) ÷ what the mixer takes, in whole or half bags, levelled',
+    result: (v) => number(v),
+    inputs: {
+      orderL: 'to have ready',
+      holdBackL: 'held back',
+      capacityL: 'mixer takes',
+      unitL: 'half a bag, or a quarter bucket of cement, gives',
+    },
+  },
+  cycle: {
+    title: 'A batch every',
+    formula: 'cycle of one person × what helpers save',
+    result: (v) => duration(v),
+    inputs: {
+      cycleMin: 'cycle, alone',
+      barrowM: 'barrow run',
+      hands: 'hands',
+      crewFactor: 'with helpers, times',
+    },
+  },
+  jointAge: {
+    title: 'Age where two batches meet',
+    formula:
+      'from a batch’s own water until the next is placed; must stay under 0.4 of first set at the mix’s temperature',
+    result: (v) => duration(v),
+    inputs: {
+      limitMin: 'limit here',
+      initialSetH: 'first set at 20 °C',
+      mixC: 'mix',
+      progress: 'limit, share of first set',
+    },
+  },
+  passWindow: {
+    title: 'When the pass opens',
+    formula:
+      'hours at 20 °C = opening share × first set; the temperature of the slab turns them into clock time',
+    result: (v) => `${number(v, 2)} h at 20 °C`,
+    inputs: {
+      opensAt: 'opens at, share of first set',
+      closesAt: 'closes at, share of first set',
+      initialSetH: 'first set at 20 °C',
+      concreteC: 'slab then',
+      doubtPct: 'doubt in the set',
+    },
+  },
+  evaporation: {
+    title: 'Most drying before it sets',
+    formula: 'E = 5 [(Tc + 18)^2.5 − r (Ta + 18)^2.5] (V + 4) × 10⁻⁶',
+    result: (v, fmt) => `${fmt.evaporation(v)} an hour`,
+    inputs: { careKgM2H: 'take care from', actKgM2H: 'protect from', mixC: 'mix' },
+  },
+  rainChance: {
+    title: 'Chance of rain before it sets',
+    formula: '1 − product of (1 − chance) over the hours',
+    result: (v) => `${number(v)} %`,
+    inputs: {
+      hours: 'hours to final set',
+      noGoPct: 'not without a cover over',
+      warnPct: 'have a cover over',
+    },
+  },
+  wetDays: {
+    title: 'Days to keep it wet',
+    formula: '7 days above 10 °C; colder, until 70 % of its strength; fast mixes 3; rapid mixes 4 hours',
+    result: (v) => `${number(v, 1)} days`,
+    inputs: { meanAirC: 'air, first week', warmC: 'warm enough', coldSharePct: 'share wanted in the cold' },
+  },
+  rewetting: {
+    title: 'Hours between wettings',
+    formula: 'water the method holds ÷ drying, between 1 and 24 h',
+    result: (v) => `${number(v, 1)} h`,
+    inputs: { storeKgM2: 'method holds', evaporationKgM2H: 'drying' },
+  },
+  strength: {
+    title: 'Strength at 28 days with this cure',
+    formula: 'f28 × exp(c (1 − √(28 ÷ age))), less what stopping the wetting costs',
+    result: (v, fmt) => fmt.strength(v),
+    inputs: {
+      f28Mpa: 'fully cured',
+      ageCoefficient: 'c',
+      finalSetH: 'final set at 20 °C',
+      wetEquivalentDays: 'days wet, as at 20 °C',
+      share: 'share kept',
+    },
+  },
+  milestone: {
+    title: 'When it is strong enough',
+    formula: 'first hour at which the strength is there, and the least age is past',
+    result: (v, fmt) => fmt.strength(v),
+    inputs: {
+      needsMpa: 'needs',
+      sharePct: 'and of its full strength',
+      leastHours: 'least age, hours',
+      f28Mpa: 'full strength',
+    },
+  },
+};

@@ -1,0 +1,192 @@
+import { Group, TextInput, UnstyledButton } from '@mantine/core';
+import { api, type DayReport, type WeatherDay } from '../../api/client';
+import { DayTimeline } from '../../drawing/DayTimeline';
+import { findingsAt, useJobContext } from '../../job/JobContext';
+import { calendarDay, type Formats } from '../../shared/format';
+import { Notes } from '../../shared/Notes';
+import { StepLayout, type Figure } from '../../shared/StepLayout';
+import { Why } from '../../shared/Why';
+import {
+  app,
+  day as words,
+  fields,
+  findings as findingWords,
+  passes,
+  passSigns,
+  steps,
+} from '../../shared/words';
+import classes from './DayStep.module.css';
+
+function sentenceOf(day: DayReport | null, format: Formats): string {
+  if (!day) return words.blocked;
+  const last = day.passes.at(-1);
+  return (
+    words.sentence(
+      format.date(day.start),
+      format.time(day.start),
+      format.time(day.mixingEnds),
+      format.time(day.doneBy),
+    ) + (last ? words.last(passes[last.pass], format.time(last.opens), format.time(last.closes)) : '')
+  );
+}
+
+const figuresOf = (day: DayReport, format: Formats): Figure[] => [
+  { label: words.rainChance, value: format.percent(day.rainChance), lead: true, why: { code: 'rainChance' } },
+  { label: words.peak, value: format.evaporation(day.peakEvaporation), why: { code: 'evaporation' } },
+  { label: words.mixC, value: format.celsius(day.mixC), why: { code: 'mixTemperature' } },
+  ...(day.initialSet === null ? [] : [{ label: words.initialSet, value: format.time(day.initialSet) }]),
+  ...(day.finalSet === null ? [] : [{ label: words.finalSet, value: format.time(day.finalSet) }]),
+  { label: words.doneBy, value: format.time(day.doneBy) },
+];
+
+/** Fourteen days as buttons, a line of weather on each. */
+function DayPicker({
+  days,
+  date,
+  onPick,
+  format,
+}: {
+  days: WeatherDay[];
+  date: string;
+  onPick: (date: string) => void;
+  format: Formats;
+}) {
+  return (
+    <div className={classes.days} role="group" aria-label={fields.day}>
+      {days.map((d) => {
+        const text = calendarDay(d.date);
+        return (
+          <UnstyledButton
+            key={d.date}
+            className={classes.day}
+            aria-pressed={d.date === date}
+            aria-label={words.dayButton(
+              text.long,
+              format.celsius(d.leastC),
+              format.celsius(d.mostC),
+              format.percent(d.rainChance),
+              format.wind(d.windKmh),
+            )}
+            onClick={() => {
+              onPick(d.date);
+            }}
+          >
+            <b>{text.weekday}</b>
+            <span>{text.day}</span>
+            <span className={classes.temps}>
+              {format.celsius(d.mostC).replace(/ °[CF]/, '°')}
+              <i>{format.celsius(d.leastC).replace(/ °[CF]/, '°')}</i>
+            </span>
+            <span className={classes.wet} aria-hidden>
+              <span style={{ height: format.percent(d.rainChance).replace(/\s/g, '') }} />
+            </span>
+            <span className={classes.rainText}>{format.percent(d.rainChance)}</span>
+          </UnstyledButton>
+        );
+      })}
+    </div>
+  );
+}
+
+/** The same windows as a list: what to look for stands first. */
+function Windows({ day, format }: { day: DayReport; format: Formats }) {
+  return (
+    <table className={classes.windows}>
+      <caption>{words.sign}</caption>
+      <thead>
+        <tr>
+          <th scope="col">{words.pass}</th>
+          <th scope="col">{words.opens}</th>
+          <th scope="col">{words.closes}</th>
+          <th>
+            <span className="visually-hidden">?</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {day.passes.map((p) => (
+          <tr key={p.pass} data-pass={p.pass}>
+            <th scope="row">
+              {passes[p.pass]}
+              <small>{passSigns[p.pass]}</small>
+            </th>
+            <td>{format.time(p.opens)}</td>
+            <td>{format.time(p.closes)}</td>
+            <td>
+              <Why code="passWindow" of={p.pass} about={passes[p.pass]} />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+export function DayStep() {
+  const { document, report, sections, format, set } = useJobContext();
+  const forecast = api.useQuery(
+    'get',
+    '/api/forecast',
+    { params: { query: { timeZone: document.timeZone } } },
+    { staleTime: 600_000 },
+  );
+  const wrong = (at: string) => {
+    const found = findingsAt(report, at).find((f) => f.severity === 'error');
+    return found ? findingWords[found.code](found.facts, found.texts, format) : undefined;
+  };
+  const day = sections.day;
+  return (
+    <StepLayout
+      title={steps.day}
+      sentence={sentenceOf(day, format)}
+      drawing={day && <DayTimeline day={day} format={format} />}
+      figures={day ? figuresOf(day, format) : []}
+      notes={<Notes under={['/day', '/timeZone', '/weather']} only={['error', 'warning', 'note']} />}
+      controls={
+        <>
+          {forecast.data && (
+            <DayPicker
+              days={forecast.data.days}
+              date={document.day.date}
+              format={format}
+              onPick={(date) => {
+                set('/day/date', date);
+              }}
+            />
+          )}
+          {forecast.data?.simulated && <p className={classes.simulated}>{app.simulated}</p>}
+          <Group gap="xs" align="flex-start">
+            <TextInput
+              size="sm"
+              type="time"
+              style={{ flex: '1 1 110px' }}
+              label={fields.startTime}
+              value={document.day.start}
+              error={wrong('/day/start')}
+              onChange={(e) => {
+                set('/day/start', e.currentTarget.value);
+              }}
+            />
+            <TextInput
+              size="sm"
+              type="date"
+              style={{ flex: '1 1 140px' }}
+              label={fields.otherDay}
+              value={document.day.date}
+              error={wrong('/day/date')}
+              onChange={(e) => {
+                set('/day/date', e.currentTarget.value);
+              }}
+            />
+          </Group>
+          {day && <Windows day={day} format={format} />}
+          {day && (
+            <p className={classes.simulated}>
+              {words.band} {words.zones(day.zones.length)}
+            </p>
+          )}
+        </>
+      }
+    />
+  );
+}

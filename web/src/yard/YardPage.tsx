@@ -1,0 +1,233 @@
+import {
+  Button,
+  FileButton,
+  Group,
+  Loader,
+  SegmentedControl,
+  TextInput,
+  UnstyledButton,
+} from '@mantine/core';
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { api, http, type JobDocument, type JobLine, type Units } from '../api/client';
+import { AppFrame } from '../app/AppFrame';
+import { calendarDay, formatsFor, number, type Formats } from '../shared/format';
+import { app, save as saveWords, yard as words } from '../shared/words';
+import { SmallPlan } from './SmallPlan';
+import classes from './YardPage.module.css';
+
+const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+
+const groups: { title: string; phases: JobLine['phase'][] }[] = [
+  { title: words.wetNow, phases: ['pouring', 'keepWet'] },
+  { title: words.coming, phases: ['planned', 'unfinished'] },
+  { title: words.done, phases: ['hardening', 'done'] },
+];
+
+/** What matters about a job now, in a line. */
+function gist(job: JobLine, f: Formats): string {
+  const size = job.orderL === null ? '' : f.bulk(job.orderL);
+  const bags = job.bags === null ? '' : `${number(job.bags)} bags`;
+  const plan = [size, bags].filter(Boolean).join(', ');
+  switch (job.phase) {
+    case 'keepWet':
+      return [
+        job.wetUntil && `until ${f.date(job.wetUntil)}`,
+        job.rewetHours !== null && `wet it every ${number(job.rewetHours)} h`,
+        job.walkFrom && `walk on it from ${f.dateTime(job.walkFrom)}`,
+      ]
+        .filter(Boolean)
+        .join('; ');
+    case 'pouring':
+      return job.doneBy ? `done by ${f.time(job.doneBy)}` : '';
+    case 'planned':
+      return `${job.start ? `${f.dateTime(job.start)}: ` : ''}${plan}`;
+    case 'unfinished':
+      return plan;
+    case 'hardening':
+    case 'done':
+      return `${job.start ? `poured ${f.date(job.start)}: ` : ''}${plan}`;
+    default:
+      return job.phase satisfies never;
+  }
+}
+
+function JobRow({ job, onRemove }: { job: JobLine; onRemove: (job: JobLine) => void }) {
+  const format = formatsFor(job.units, job.timeZone);
+  return (
+    <li className={classes.job} data-testid="job">
+      <SmallPlan slab={job.outline} />
+      <div className={classes.what}>
+        <Link to={`/jobs/${job.id}/shape`} className={classes.name}>
+          {job.name}
+        </Link>
+        <p className={classes.gist}>
+          <b data-phase={job.phase}>{words.phase[job.phase]}</b> {gist(job, format)}
+        </p>
+        {job.decisions > 0 && (job.phase === 'planned' || job.phase === 'unfinished') && (
+          <p className={classes.decisions}>{words.decisions(job.decisions)}</p>
+        )}
+      </div>
+      <UnstyledButton
+        className={classes.remove}
+        aria-label={`${words.remove}: ${job.name}`}
+        onClick={() => {
+          onRemove(job);
+        }}
+      >
+        {words.remove}
+      </UnstyledButton>
+    </li>
+  );
+}
+
+function NewJob() {
+  const navigate = useNavigate();
+  const [name, setName] = useState('');
+  const [units, setUnits] = useState<Units>('metric');
+  const [wrong, setWrong] = useState<string | null>(null);
+
+  const add = async (document: unknown) => {
+    const { data, error } = await http.POST('/api/jobs', { body: document as JobDocument });
+    if (data) await navigate(`/jobs/${data.id}/shape`);
+    else setWrong((error as { detail?: string } | undefined)?.detail ?? app.failed);
+  };
+  const start = async () => {
+    const { data } = await http.GET('/api/jobs/start', {
+      params: { query: { name: name.trim() || words.newJob, units, timeZone: zone } },
+    });
+    if (data) await add(data);
+    else setWrong(app.failed);
+  };
+  const open = async (file: File | null) => {
+    if (!file) return;
+    try {
+      await add(JSON.parse(await file.text()));
+    } catch {
+      setWrong(words.unreadable);
+    }
+  };
+  return (
+    <form
+      className={classes.fresh}
+      onSubmit={(e) => {
+        e.preventDefault();
+        void start();
+      }}
+    >
+      <h2 className={classes.groupTitle}>{words.newJob}</h2>
+      <TextInput
+        label={words.name}
+        placeholder={words.namePlaceholder}
+        value={name}
+        maxLength={120}
+        error={wrong}
+        onChange={(e) => {
+          setName(e.currentTarget.value);
+        }}
+      />
+      <Group mt="sm" gap="xs">
+        <SegmentedControl
+          aria-label={saveWords.units(false)}
+          value={units}
+          data={[
+            { value: 'metric', label: saveWords.units(false) },
+            { value: 'us', label: saveWords.units(true) },
+          ]}
+          onChange={(v) => {
+            setUnits(v);
+          }}
+        />
+        <Button type="submit">{words.start}</Button>
+      </Group>
+      <FileButton accept="application/json,.json" onChange={(f) => void open(f)}>
+        {(props) => (
+          <Button {...props} mt="sm" variant="subtle" size="compact-sm">
+            {words.openFile}
+          </Button>
+        )}
+      </FileButton>
+    </form>
+  );
+}
+
+function Week() {
+  const forecast = api.useQuery('get', '/api/forecast', { params: { query: { timeZone: zone } } });
+  if (!forecast.data) return null;
+  const format = formatsFor('metric', zone);
+  return (
+    <section className={classes.week} aria-labelledby="week">
+      <h2 className={classes.groupTitle} id="week">
+        {words.week}
+      </h2>
+      <ul className={classes.weekDays}>
+        {forecast.data.days.map((d) => (
+          <li key={d.date} data-dry={d.rainChance < 0.15}>
+            <b>{calendarDay(d.date).weekday}</b>
+            <span>{calendarDay(d.date).day}</span>
+            <span>
+              {format.celsius(d.leastC)} – {format.celsius(d.mostC)}
+            </span>
+            <span className={classes.rain}>{format.percent(d.rainChance)} rain</span>
+          </li>
+        ))}
+      </ul>
+      {forecast.data.simulated && <p className={classes.simulated}>{app.simulated}</p>}
+    </section>
+  );
+}
+
+export function YardPage() {
+  const jobs = api.useQuery('get', '/api/jobs', {}, { staleTime: 0 });
+  const client = useQueryClient();
+  const [removed, setRemoved] = useState<JobLine | null>(null);
+  const refresh = () => client.invalidateQueries({ queryKey: ['get', '/api/jobs'] });
+  const remove = async (job: JobLine) => {
+    await http.DELETE('/api/jobs/{id}', { params: { path: { id: job.id } } });
+    setRemoved(job);
+    await refresh();
+  };
+  const bringBack = async () => {
+    if (!removed) return;
+    await http.POST('/api/jobs/{id}/restore', { params: { path: { id: removed.id } } });
+    setRemoved(null);
+    await refresh();
+  };
+  return (
+    <AppFrame title={words.title}>
+      <div className={classes.yard}>
+        <div className={classes.jobs}>
+          {removed && (
+            <p className={classes.removed} role="status">
+              {words.removed(removed.name)}{' '}
+              <Button size="compact-sm" variant="default" onClick={() => void bringBack()}>
+                {words.bringBack}
+              </Button>
+            </p>
+          )}
+          {jobs.isPending && <Loader aria-label={app.loading} />}
+          {jobs.isError && <p>{app.noServer}</p>}
+          {jobs.data?.length === 0 && <p className={classes.gist}>{words.empty}</p>}
+          {groups.map(({ title, phases }) => {
+            const here = jobs.data?.filter((j) => phases.includes(j.phase)) ?? [];
+            return here.length === 0 ? null : (
+              <section key={title}>
+                <h2 className={classes.groupTitle}>{title}</h2>
+                <ul className={classes.list}>
+                  {here.map((job) => (
+                    <JobRow key={job.id} job={job} onRemove={(j) => void remove(j)} />
+                  ))}
+                </ul>
+              </section>
+            );
+          })}
+        </div>
+        <aside className={classes.side}>
+          <NewJob />
+          <Week />
+        </aside>
+      </div>
+    </AppFrame>
+  );
+}

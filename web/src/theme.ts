@@ -26,6 +26,20 @@ const slate: MantineColorsTuple = [
   '#172228',
 ];
 
+/** Dark surfaces are wet slate, not neutral grey. */
+const dark: MantineColorsTuple = [
+  '#e9e6de',
+  '#c3c9c9',
+  '#a9b6bb',
+  '#7d8b91',
+  '#4a5960',
+  '#2b383e',
+  '#1d272c',
+  '#182125',
+  '#141b1f',
+  '#0d1316',
+];
+
 export const theme = createTheme({
   fontFamily: "'Archivo Variable', sans-serif",
   headings: { fontFamily: "'Archivo Variable', sans-serif", fontWeight: '650' },
@@ -33,7 +47,7 @@ export const theme = createTheme({
   primaryShade: { light: 7, dark: 4 },
   autoContrast: true,
   defaultRadius: 3,
-  colors: { chalk, slate },
+  colors: { chalk, slate, dark },
 });
 
 /** Mantine's surfaces take the site's palette; its dimmed greys are darkened to meet AA. */

@@ -4,11 +4,14 @@ import { day as words, passes as passWords } from '../shared/words';
 import classes from './DayTimeline.module.css';
 import { useSize } from './useSize';
 
-const LEFT = 138;
 const RIGHT = 16;
-const TOP = 20;
-const AIR = 104;
-const GAP = 26;
+const TOP = 30;
+const AIR = 96;
+const GAP = 44;
+/** Names of the rows stand to the left of the hours, or above each bar where there is no room. */
+const NAMES = 138;
+const NARROW = 460;
+const NARROW_LEFT = 12;
 const HOUR_MS = 3_600_000;
 const CARE = 0.5;
 const ACT = 1;
@@ -19,22 +22,35 @@ interface Frame {
   x: (at: number) => number;
   from: number;
   until: number;
+  left: number;
+  narrow: boolean;
 }
 
 function frameOf(day: DayReport, width: number): Frame {
   const from = ms(day.start) - HOUR_MS / 2;
   const until = Math.max(ms(day.doneBy), ms(day.finalSet ?? day.doneBy)) + HOUR_MS / 2;
-  return { from, until, x: (at) => LEFT + ((at - from) / (until - from)) * (width - LEFT - RIGHT) };
+  const narrow = width < NARROW;
+  const left = narrow ? NARROW_LEFT : NAMES;
+  return {
+    from,
+    until,
+    left,
+    narrow,
+    x: (at) => left + ((at - from) / (until - from)) * (width - left - RIGHT),
+  };
+}
+
+function hoursOf(frame: Frame): number[] {
+  const every = frame.until - frame.from > (frame.narrow ? 8 : 14) * HOUR_MS ? 2 : 1;
+  const first = Math.ceil(frame.from / HOUR_MS);
+  const last = Math.floor(frame.until / HOUR_MS);
+  return Array.from({ length: last - first + 1 }, (_, i) => (first + i) * HOUR_MS).filter(
+    (_, i) => i % every === 0,
+  );
 }
 
 function HourLines({ frame, height, format }: { frame: Frame; height: number; format: Formats }) {
-  const every = frame.until - frame.from > 14 * HOUR_MS ? 2 : 1;
-  const first = Math.ceil(frame.from / HOUR_MS);
-  const last = Math.floor(frame.until / HOUR_MS);
-  const hours = Array.from({ length: last - first + 1 }, (_, i) => (first + i) * HOUR_MS).filter(
-    (_, i) => i % every === 0,
-  );
-  return hours.map((at) => (
+  return hoursOf(frame).map((at) => (
     <g key={at} transform={`translate(${String(frame.x(at))} 0)`}>
       <line y1={TOP} y2={height - 18} className={classes.hourLine} />
       <text y={height - 5} className={classes.hour}>
@@ -58,7 +74,7 @@ function Air({ day, frame, format }: { day: DayReport; frame: Frame; format: For
   return (
     <g>
       <clipPath id="air-clip">
-        <rect x={LEFT} y={TOP} width={frame.x(frame.until) - LEFT} height={AIR} />
+        <rect x={frame.left} y={TOP} width={frame.x(frame.until) - frame.left} height={AIR} />
       </clipPath>
       <g clipPath="url(#air-clip)">
         {inside.map((h) => (
@@ -84,23 +100,49 @@ function Air({ day, frame, format }: { day: DayReport; frame: Frame; format: For
         { limit: ACT, text: words.act },
       ].map(({ limit, text }) => (
         <g key={limit} transform={`translate(0 ${String(y(limit))})`}>
-          <line x1={LEFT} x2={frame.x(frame.until)} className={classes.limit} />
-          <text x={LEFT - 8} y={4} className={classes.limitText}>
-            {text} {factText('limitKgM2', limit, format)}
+          <line x1={frame.left} x2={frame.x(frame.until)} className={classes.limit} />
+          <text
+            x={frame.narrow ? frame.left : frame.left - 8}
+            y={frame.narrow ? -4 : 4}
+            className={classes.limitText}
+            data-narrow={frame.narrow}
+          >
+            {`${text} ${factText('limitKgM2', limit, format)}`}
           </text>
         </g>
       ))}
-      <text x={12} y={TOP + 1} className={classes.rowName}>
-        {words.evaporation}
+      <text x={12} y={18} className={classes.rowName}>
+        {words.evaporationTitle}
       </text>
-      <line x1={LEFT} x2={frame.x(frame.until)} y1={TOP + AIR} y2={TOP + AIR} className={classes.ground} />
+      <line
+        x1={frame.left}
+        x2={frame.x(frame.until)}
+        y1={TOP + AIR}
+        y2={TOP + AIR}
+        className={classes.ground}
+      />
+      {!frame.narrow && (
+        <text x={12} y={TOP + AIR + 17} className={classes.rowName}>
+          {words.air}
+        </text>
+      )}
+      {hoursOf(frame).map((at) => {
+        const hour = inside.find((h) => ms(h.at) === at);
+        return (
+          hour && (
+            <text key={at} x={frame.x(at)} y={TOP + AIR + 17} className={classes.airText}>
+              {format.degrees(hour.airC)}
+            </text>
+          )
+        );
+      })}
     </g>
   );
 }
 
 /** One window: solid where it is surely open, pale where it may come sooner or later. */
 function Bar({ pass, frame, y, height }: { pass: PassReport; frame: Frame; y: number; height: number }) {
-  const x = (instant: string) => Math.min(Math.max(frame.x(ms(instant)), LEFT), frame.x(frame.until));
+  const x = (instant: string) => Math.min(Math.max(frame.x(ms(instant)), frame.left), frame.x(frame.until));
   return (
     <g>
       <rect
@@ -127,8 +169,10 @@ export function DayTimeline({ day, format }: { day: DayReport; format: Formats }
   const frame = frameOf(day, width);
   const kinds = day.passes.map((p) => p.pass);
   const rowsTop = TOP + AIR + GAP;
-  const row = Math.min(46, (height - rowsTop - 22) / (kinds.length + 1));
-  const bar = (zones: number) => (row - 10) / zones;
+  const row = Math.min(58, (height - rowsTop - 22) / (kinds.length + 1));
+  const barsTop = frame.narrow ? 13 : 0;
+  const bar = (zones: number) => (row - 10 - barsTop) / zones;
+  const nameY = frame.narrow ? 6 : row / 2 - 3;
   return (
     <div ref={ref} className={classes.box}>
       {ready && (
@@ -136,18 +180,23 @@ export function DayTimeline({ day, format }: { day: DayReport; format: Formats }
           <HourLines frame={frame} height={height} format={format} />
           <Air day={day} frame={frame} format={format} />
           <g transform={`translate(0 ${String(rowsTop)})`}>
-            <text x={12} y={row / 2} className={classes.rowName}>
+            <text x={12} y={nameY} className={classes.rowName}>
               {words.mixing}
             </text>
             <rect
               x={frame.x(ms(day.start))}
               width={Math.max(2, frame.x(ms(day.mixingEnds)) - frame.x(ms(day.start)))}
-              y={4}
-              height={row - 12}
+              y={barsTop}
+              height={row - 10 - barsTop}
               className={classes.mixing}
             />
-            <text x={frame.x(ms(day.mixingEnds)) + 6} y={row / 2} className={classes.times}>
-              {format.time(day.start)}–{format.time(day.mixingEnds)}
+            <text
+              x={frame.narrow ? width - RIGHT : frame.x(ms(day.mixingEnds)) + 6}
+              y={nameY}
+              className={classes.times}
+              data-end={frame.narrow}
+            >
+              {words.span(format.time(day.start), format.time(day.mixingEnds))}
             </text>
           </g>
           {kinds.map((kind, k) => {
@@ -157,7 +206,7 @@ export function DayTimeline({ day, format }: { day: DayReport; format: Formats }
             return (
               <g key={kind}>
                 <line x1={8} x2={width - RIGHT} y1={top - 4} y2={top - 4} className={classes.rule} />
-                <text x={12} y={top + row / 2 - 3} className={classes.rowName}>
+                <text x={12} y={top + nameY} className={classes.rowName}>
                   {passWords[kind]}
                 </text>
                 {zones.map((p, z) => (
@@ -165,17 +214,22 @@ export function DayTimeline({ day, format }: { day: DayReport; format: Formats }
                     key={z}
                     pass={p}
                     frame={frame}
-                    y={top + z * bar(zones.length)}
+                    y={top + barsTop + z * bar(zones.length)}
                     height={Math.max(3, bar(zones.length) - 2)}
                   />
                 ))}
                 {all && (
                   <text
-                    x={Math.min(frame.x(ms(all.closesLatest)) + 6, width - RIGHT - 78)}
-                    y={top + row / 2 - 3}
+                    x={
+                      frame.narrow
+                        ? width - RIGHT
+                        : Math.min(frame.x(ms(all.closesLatest)) + 6, width - RIGHT - 78)
+                    }
+                    y={top + nameY}
                     className={classes.times}
+                    data-end={frame.narrow}
                   >
-                    {format.time(all.opens)}–{format.time(all.closes)}
+                    {words.span(format.time(all.opens), format.time(all.closes))}
                   </text>
                 )}
               </g>

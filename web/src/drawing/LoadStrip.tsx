@@ -1,9 +1,11 @@
 import { UnstyledButton } from '@mantine/core';
+import type { CSSProperties } from 'react';
 import type { BatchReport } from '../api/client';
 import { batchSize } from '../shared/batchSize';
 import { quarters, type Formats } from '../shared/format';
 import { load as words } from '../shared/words';
 import classes from './LoadStrip.module.css';
+import { useSize } from './useSize';
 
 interface LoadStripProps {
   batches: BatchReport[];
@@ -13,10 +15,35 @@ interface LoadStripProps {
   format: Formats;
 }
 
+const SMALLEST = 52;
+const LARGEST = 128;
+const GAP = 8;
+/** Height of a load over its width, and the two lines of text on it. */
+const TALL = 1.55;
+const TEXT = 46;
+
+/** The widest load at which all of them stand in the box without scrolling. */
+function loadWidth(count: number, width: number, height: number): number {
+  for (let load = LARGEST; load > SMALLEST; load -= 4) {
+    const across = Math.max(1, Math.floor(width / (load + GAP)));
+    if (Math.ceil(count / across) * (load * TALL + TEXT) <= height) return load;
+  }
+  return SMALLEST;
+}
+
 /** The loads in a row, each filled to its size in a mixer of one outline. A load is a button. */
 export function LoadStrip({ batches, capacityL, chosen, onChoose, format }: LoadStripProps) {
+  const { ref, width, height } = useSize();
+  const load = loadWidth(batches.length, width, height);
   return (
-    <div className={classes.strip} role="group" aria-label={words.strip} data-testid="load-strip">
+    <div
+      ref={ref}
+      className={classes.strip}
+      role="group"
+      aria-label={words.strip}
+      data-testid="load-strip"
+      style={{ '--load': `${String(load)}px` } as CSSProperties}
+    >
       {batches.map((b) => (
         <UnstyledButton
           key={b.number}

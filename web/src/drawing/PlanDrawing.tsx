@@ -11,9 +11,12 @@ interface PlanDrawingProps {
   onEdge: (edge: number) => void;
 }
 
-const MARGIN = 74;
+const MARGIN = 62;
+const NARROW_MARGIN = 54;
+const NARROW = 460;
 const BAND = 11;
 const DIMENSION_OUT = 34;
+const DIMENSION_IN = 26;
 
 type Point = { x: number; y: number };
 
@@ -26,6 +29,19 @@ function onScreen(corners: Point[], i: number, at: Fit) {
   const long = Math.hypot(to.x - from.x, to.y - from.y) || 1;
   const along = { x: (to.x - from.x) / long, y: (to.y - from.y) / long };
   return { from, to, long, along };
+}
+
+/** In a notch the dimensions of both edges would cross outside, so an edge that touches one is measured inside. */
+function inNotch(corners: Point[], i: number): boolean {
+  const n = corners.length;
+  const left = turnsLeft(corners);
+  const notch = (at: number) => {
+    const [a, b, c] = [corners[(at - 1 + n) % n], corners[at % n], corners[(at + 1) % n]];
+    if (!a || !b || !c) return false;
+    const cross = (b.x - a.x) * (c.y - b.y) - (b.y - a.y) * (c.x - b.x);
+    return left ? cross < 0 : cross > 0;
+  };
+  return notch(i) || notch(i + 1);
 }
 
 // Anticlockwise on the plan has the outside on its right; the sign of the shoelace sum tells which way round it runs.
@@ -58,7 +74,8 @@ function Edge({
   const ring = [from, to, shift(to, BAND), shift(from, BAND)]
     .map((p) => `${String(p.x)},${String(p.y)}`)
     .join(' ');
-  const [d1, d2] = [shift(from, DIMENSION_OUT), shift(to, DIMENSION_OUT)];
+  const reach = inNotch(slab.corners, i) ? -DIMENSION_IN : DIMENSION_OUT;
+  const [d1, d2] = [shift(from, reach), shift(to, reach)];
   const middle = { x: (d1.x + d2.x) / 2, y: (d1.y + d2.y) / 2 };
   const turn = (Math.atan2(along.y, along.x) * 180) / Math.PI;
   const upright = turn > 90 || turn <= -90 ? turn + 180 : turn;
@@ -72,6 +89,7 @@ function Edge({
       tabIndex={0}
       aria-label={label}
       className={classes.edge}
+      data-inside={reach < 0}
       onClick={press}
       onKeyDown={(e) => {
         if (e.key !== 'Enter' && e.key !== ' ') return;
@@ -92,10 +110,10 @@ function Edge({
       />
       <polygon
         points={[
-          shift(from, -4),
-          shift(to, -4),
-          shift(to, DIMENSION_OUT + 12),
-          shift(from, DIMENSION_OUT + 12),
+          shift(from, Math.min(-4, reach - 12)),
+          shift(to, Math.min(-4, reach - 12)),
+          shift(to, Math.max(BAND + 4, reach + 12)),
+          shift(from, Math.max(BAND + 4, reach + 12)),
         ]
           .map((p) => `${String(p.x)},${String(p.y)}`)
           .join(' ')}
@@ -123,7 +141,7 @@ const PATTERNS: [Meets, string][] = [
 /** The plan to scale: outline, what each edge meets, openings, dimensions. An edge is a button. */
 export function PlanDrawing({ slab, format, onEdge }: PlanDrawingProps) {
   const { ref, width, height, ready } = useSize();
-  const at = fit(slab.corners, width, height, MARGIN);
+  const at = fit(slab.corners, width, height, width < NARROW ? NARROW_MARGIN : MARGIN);
   const bar = barFor(at.scale);
   const barText = format.units === 'us' ? format.length(bar) : `${String(bar)} m`;
   return (
@@ -177,11 +195,12 @@ export function PlanDrawing({ slab, format, onEdge }: PlanDrawingProps) {
                 />
               )}
               <text
-                x={at.x(o.centre.x) + (o.widthM / 2) * at.scale + 6}
-                y={at.y(o.centre.y) + 4}
+                x={at.x(o.centre.x)}
+                y={at.y(o.centre.y) + (o.depthM / 2) * at.scale + 14}
                 className={classes.openingName}
+                data-middle
               >
-                {o.name} {format.small(o.widthM * 1000)}
+                {`${o.name} ${format.small(o.widthM * 1000)}`}
               </text>
             </g>
           ))}
@@ -190,7 +209,7 @@ export function PlanDrawing({ slab, format, onEdge }: PlanDrawingProps) {
           ))}
           <g transform={`translate(14 ${String(height - 14)})`} aria-hidden>
             <path d={`M0 -5 V0 H${String(bar * at.scale)} V-5`} className={classes.bar} />
-            <text x={bar * at.scale + 7} y={1} className={classes.openingName}>
+            <text x={bar * at.scale + 7} y={1} className={classes.barText}>
               {barText}
             </text>
           </g>

@@ -1,5 +1,5 @@
 import type { components } from '../api/schema';
-import type { Formats } from '../shared/format';
+import { ticks, type Formats } from '../shared/format';
 import { mix as words } from '../shared/words';
 import { useSize } from './useSize';
 import classes from './WaterLadder.module.css';
@@ -27,8 +27,9 @@ export function WaterLadder({ rungs, planned, range, to, format }: WaterLadderPr
   const top = Math.max(...rungs.map((r) => r.mpa), planned.mpa) * 1.12;
   const x = (l: number) => LEFT + ((l - least) / (most - least || 1)) * (width - LEFT - RIGHT);
   const y = (mpa: number) => TOP + (1 - mpa / top) * (height - TOP - BOTTOM);
-  const marks = Array.from({ length: 5 }, (_, i) => least + ((most - least) * i) / 4);
+  const marks = ticks(least, most, 5);
   const steps = [0, 10, 20, 30, 40, 50].filter((m) => m < top);
+  const flat = rungs.filter((r, i) => r.mpa === rungs[0]?.mpa && r.mpa === rungs[i + 1]?.mpa).at(-1);
   return (
     <div ref={ref} className={classes.box}>
       {ready && (
@@ -71,11 +72,16 @@ export function WaterLadder({ rungs, planned, range, to, format }: WaterLadderPr
             points={rungs.map((r) => `${String(x(r.waterL))},${String(y(r.mpa))}`).join(' ')}
             className={classes.curve}
           />
+          {flat && (
+            <text x={x(least) + 8} y={y(flat.mpa) + 18} className={classes.note}>
+              {words.mostClaimed}
+            </text>
+          )}
           <g transform={`translate(${String(x(planned.waterL))} ${String(y(planned.mpa))})`}>
             <line y1={0} y2={height - BOTTOM - y(planned.mpa)} className={classes.drop} />
             <circle r={7} className={classes.dot} />
             <text x={12} y={-12} className={classes.planned}>
-              {words.planned} {format.litres(planned.waterL)}: {format.strength(planned.mpa)}
+              {words.plannedAt(format.litres(planned.waterL), format.strength(planned.mpa))}
             </text>
           </g>
         </svg>

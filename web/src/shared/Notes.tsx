@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { IconAlertTriangle, IconHandStop, IconInfoCircle, IconX } from '@tabler/icons-react';
 import type { Finding } from '../api/client';
 import { useJobContext } from '../job/JobContext';
-import { findings as findingWords, remedies as remedyWords } from './words';
+import { findings as findingWords, remedies as remedyWords, severities } from './words';
 import classes from './Notes.module.css';
 
 const marks: Record<Finding['severity'], typeof IconInfoCircle> = {
@@ -10,13 +10,6 @@ const marks: Record<Finding['severity'], typeof IconInfoCircle> = {
   caution: IconHandStop,
   warning: IconAlertTriangle,
   error: IconX,
-};
-
-const names: Record<Finding['severity'], string> = {
-  note: 'Note',
-  caution: 'Take care',
-  warning: 'Decide',
-  error: 'Mend',
 };
 
 /** One finding in words, with its ways out: a tap takes one, undo takes it back. */
@@ -27,21 +20,25 @@ function Note({ finding }: { finding: Finding }) {
     <li className={classes.note} data-severity={finding.severity} data-code={finding.code}>
       <Mark size={18} stroke={2} aria-hidden className={classes.mark} />
       <div>
-        <b className={classes.name}>{names[finding.severity]}</b>{' '}
+        <b className={classes.name}>{severities[finding.severity]}</b>{' '}
         {findingWords[finding.code](finding.facts, finding.texts, format)}
-        {finding.remedies.map((remedy) => (
-          <Button
-            key={remedy.code}
-            size="compact-sm"
-            variant="outline"
-            className={classes.remedy}
-            onClick={() => {
-              take(remedy);
-            }}
-          >
-            {remedyWords[remedy.code](remedy.effect, format)}
-          </Button>
-        ))}
+        {finding.remedies.length > 0 && (
+          <div className={classes.remedies}>
+            {finding.remedies.map((remedy) => (
+              <Button
+                key={remedy.code}
+                size="compact-sm"
+                variant="outline"
+                className={classes.remedy ?? ''}
+                onClick={() => {
+                  take(remedy);
+                }}
+              >
+                {remedyWords[remedy.code](remedy.effect, format)}
+              </Button>
+            ))}
+          </div>
+        )}
       </div>
     </li>
   );

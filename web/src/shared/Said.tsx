@@ -19,6 +19,19 @@ function understood(reading: ReadingReport, f: Formats, small: boolean): string 
   }
 }
 
+const plain = (text: string) =>
+  text
+    .toLowerCase()
+    .replaceAll('′', "'")
+    .replaceAll('″', '"')
+    .replace(/\s+/g, '')
+    .replace(/(\.\d*?)0+(?=\D|$)/, '$1')
+    .replace(/\.(?=\D|$)/, '');
+
+/** Saying back what was typed in the very same words would only be noise. */
+const unlessSame = (typed: string, understood: string) =>
+  plain(typed) === plain(understood) ? '' : fields.understood(understood);
+
 interface SaidProps {
   /** Where the text stands in the job. */
   at: Pointer;
@@ -41,7 +54,7 @@ export function Said({ at, value, label, compact = false, small = false, ifEmpty
     value.trim() === ''
       ? (ifEmpty ?? '')
       : reading && !wrong
-        ? fields.understood(understood(reading, format, small))
+        ? unlessSame(value, understood(reading, format, small))
         : '';
   return (
     <TextInput
@@ -58,7 +71,7 @@ export function Said({ at, value, label, compact = false, small = false, ifEmpty
       spellCheck={false}
       error={wrong ? findingWords[wrong.code](wrong.facts, wrong.texts, format) : undefined}
       rightSection={<span data-testid={`echo${at}`}>{echo}</span>}
-      rightSectionWidth={compact ? 92 : 108}
+      rightSectionWidth={echo === '' ? 8 : 'auto'}
       rightSectionPointerEvents="none"
     />
   );

@@ -39,7 +39,8 @@ export function StepLayout({ title, sentence, drawing, figures, notes, controls 
         {figures.map((f) => (
           <div key={f.label} className={classes.figure} data-lead={f.lead ?? false}>
             <dt>
-              {f.label} {f.why && <Why code={f.why.code} of={f.why.of ?? ''} about={f.label} />}
+              {f.label}
+              {f.why && <Why code={f.why.code} of={f.why.of ?? ''} about={f.label} />}
             </dt>
             <dd>
               {f.value}

@@ -10,6 +10,7 @@ const POUND_KG = 0.45359237;
 const PSI_PER_MPA = 145.0377;
 const MILE_KM = 1.609344;
 const LOCALE = 'en-GB';
+const HOUR_MS = 3_600_000;
 
 const cache = new Map<number, Intl.NumberFormat>();
 
@@ -76,6 +77,8 @@ export interface Formats {
   litres: (litres: number) => string;
   mass: (kg: number) => string;
   celsius: (c: number) => string;
+  /** A temperature where the scale is plain from the rest: 14°. */
+  degrees: (c: number) => string;
   strength: (mpa: number) => string;
   wind: (kmh: number) => string;
   /** Water leaving the surface in an hour. */
@@ -87,6 +90,8 @@ export interface Formats {
   date: (instant: string) => string;
   /** Fri 27 Nov, 08:30 */
   dateTime: (instant: string) => string;
+  /** Fri 27 Nov, 09:00: a moment days away, no finer than it is known; rounded up to the hour. */
+  dateHour: (instant: string) => string;
   /** A whole or half hour of the day, for axes. */
   hour: (instant: string) => string;
   /** 2026-11-27 in the site's zone. */
@@ -102,6 +107,7 @@ const metric = {
   litres: (l: number) => `${number(l, l < 10 ? 2 : 1)} L`,
   mass: (kg: number) => (kg >= 1000 ? `${number(kg / 1000, 2)} t` : `${number(kg, kg < 10 ? 1 : 0)} kg`),
   celsius: (c: number) => `${number(c)} °C`,
+  degrees: (c: number) => `${number(c)}°`,
   strength: (mpa: number) => `${number(mpa, mpa < 10 ? 1 : 0)} MPa`,
   wind: (kmh: number) => `${number(kmh)} km/h`,
   evaporation: (e: number) => `${fixed(e, 2)} kg/m²`,
@@ -115,6 +121,7 @@ const us: typeof metric = {
   litres: (l) => `${number(l / GALLON_L, 2)} gal`,
   mass: (kg) => `${number(kg / POUND_KG)} lb`,
   celsius: (c) => `${number(c * 1.8 + 32)} °F`,
+  degrees: (c) => `${number(c * 1.8 + 32)}°`,
   strength: (mpa) => `${number(Math.round((mpa * PSI_PER_MPA) / 10) * 10)} psi`,
   wind: (kmh) => `${number(kmh / MILE_KM)} mph`,
   evaporation: (e) => `${fixed((e / POUND_KG) * SQUARE_FOOT_M2, 3)} lb/ft²`,
@@ -140,6 +147,10 @@ export function formatsFor(units: Units, timeZone: string): Formats {
     time,
     date,
     dateTime: (instant) => `${date(instant)}, ${time(instant)}`,
+    dateHour: (instant) => {
+      const up = new Date(Math.ceil(Date.parse(instant) / HOUR_MS) * HOUR_MS).toISOString();
+      return `${date(up)}, ${time(up)}`;
+    },
     hour: make({ hour: '2-digit', hourCycle: 'h23' }),
     isoDate: (instant) => iso(instant).split('/').reverse().join('-'),
     units,
@@ -156,6 +167,17 @@ export function calendarDay(date: string): { weekday: string; day: string; long:
     day: part({ day: 'numeric', month: 'short' }),
     long: part({ weekday: 'long', day: 'numeric', month: 'long' }),
   };
+}
+
+/** Round values for an axis from `least` to `most`: about `count` of them, a 1, 2 or 5 of some power of ten apart. */
+export function ticks(least: number, most: number, count: number): number[] {
+  const rough = (most - least) / Math.max(1, count);
+  if (!(rough > 0)) return [least];
+  const power = 10 ** Math.floor(Math.log10(rough));
+  const step = ([1, 2, 5].find((m) => m * power >= rough) ?? 10) * power;
+  const first = Math.ceil(least / step - 1e-9);
+  const last = Math.floor(most / step + 1e-9);
+  return Array.from({ length: last - first + 1 }, (_, i) => (first + i) * step);
 }
 
 /** Which unit a fact's name ends in, and how that is written. */

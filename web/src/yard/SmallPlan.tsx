@@ -9,7 +9,12 @@ const HEIGHT = 68;
 export function SmallPlan({ slab }: { slab: SlabReport | null }) {
   const at = fit(slab?.corners ?? [{ x: 0, y: 0 }], WIDTH, HEIGHT, 6);
   return (
-    <svg width={WIDTH} height={HEIGHT} aria-hidden className={classes.small}>
+    <svg
+      viewBox={`0 0 ${String(WIDTH)} ${String(HEIGHT)}`}
+      width={WIDTH}
+      aria-hidden
+      className={classes.small}
+    >
       {slab && (
         <polygon points={slab.corners.map((c) => `${String(at.x(c.x))},${String(at.y(c.y))}`).join(' ')} />
       )}

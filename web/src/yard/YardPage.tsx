@@ -25,29 +25,34 @@ const groups: { title: string; phases: JobLine['phase'][] }[] = [
   { title: words.done, phases: ['hardening', 'done'] },
 ];
 
+/** Under this chance of rain in working hours a day is called dry. */
+const DRY = 0.15;
+
 /** What matters about a job now, in a line. */
 function gist(job: JobLine, f: Formats): string {
   const size = job.orderL === null ? '' : f.bulk(job.orderL);
-  const bags = job.bags === null ? '' : `${number(job.bags)} bags`;
+  const bags = job.bags === null ? '' : words.bags(number(job.bags));
   const plan = [size, bags].filter(Boolean).join(', ');
+  const ahead = (when: string | null) => (when !== null && Date.parse(when) > Date.now() ? when : null);
+  const led = (by: string) => [by, plan].filter(Boolean).join(': ');
   switch (job.phase) {
-    case 'keepWet':
-      return [
-        job.wetUntil && `until ${f.date(job.wetUntil)}`,
-        job.rewetHours !== null && `wet it every ${number(job.rewetHours)} h`,
-        job.walkFrom && `walk on it from ${f.dateTime(job.walkFrom)}`,
-      ]
-        .filter(Boolean)
-        .join('; ');
+    case 'keepWet': {
+      const walk = ahead(job.walkFrom);
+      return words.keptWet(
+        job.wetUntil && f.date(job.wetUntil),
+        job.rewetHours === null ? null : `${number(job.rewetHours)} h`,
+        walk && f.dateHour(walk),
+      );
+    }
     case 'pouring':
-      return job.doneBy ? `done by ${f.time(job.doneBy)}` : '';
+      return job.doneBy ? words.doneBy(f.time(job.doneBy)) : '';
     case 'planned':
-      return `${job.start ? `${f.dateTime(job.start)}: ` : ''}${plan}`;
+      return led(job.start ? f.dateTime(job.start) : '');
     case 'unfinished':
       return plan;
     case 'hardening':
     case 'done':
-      return `${job.start ? `poured ${f.date(job.start)}: ` : ''}${plan}`;
+      return led(job.start ? words.poured(f.date(job.start)) : '');
     default:
       return job.phase satisfies never;
   }
@@ -163,13 +168,13 @@ function Week() {
       </h2>
       <ul className={classes.weekDays}>
         {forecast.data.days.map((d) => (
-          <li key={d.date} data-dry={d.rainChance < 0.15}>
+          <li key={d.date} data-dry={d.rainChance < DRY}>
             <b>{calendarDay(d.date).weekday}</b>
             <span>{calendarDay(d.date).day}</span>
-            <span>
-              {format.celsius(d.leastC)} – {format.celsius(d.mostC)}
+            <span>{words.range(format.celsius(d.leastC), format.celsius(d.mostC))}</span>
+            <span className={classes.rain}>
+              {d.rainChance < DRY ? words.dry : words.rain(format.percent(d.rainChance))}
             </span>
-            <span className={classes.rain}>{format.percent(d.rainChance)} rain</span>
           </li>
         ))}
       </ul>

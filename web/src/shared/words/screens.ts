@@ -9,7 +9,7 @@ export const app = {
   notFound: 'Nothing is here.',
   backToYard: 'Back to the yard',
   simulated: 'Simulated weather, made up for trying things out. Look at a real forecast before you pour.',
-  simulatedShort: 'simulated weather',
+  simulatedShort: 'Simulated weather: look at a real forecast before you pour.',
   keys: 'Keys',
   keysTitle: 'Keys',
   light: 'Light',
@@ -36,6 +36,13 @@ export const steps: Record<StepName, string> = {
   load: 'Load',
   day: 'Day',
   cure: 'Cure',
+};
+
+export const severities: Record<Enum<'Severity'>, string> = {
+  note: 'Note',
+  caution: 'Take care',
+  warning: 'Decide',
+  error: 'Mend',
 };
 
 export const stepStates: Record<StepState, string> = {
@@ -75,6 +82,16 @@ export const yard = {
   remove: 'Remove',
   removed: (name: string) => `${name} was removed.`,
   bringBack: 'Bring it back',
+  bags: (n: string) => `${n} bags`,
+  keptWet: (until: string | null, every: string | null, walk: string | null) =>
+    [until && `until ${until}`, every && `wet it every ${every}`, walk && `walk on it from ${walk}`]
+      .filter(Boolean)
+      .join('; '),
+  doneBy: (time: string) => `done by ${time}`,
+  poured: (date: string) => `poured ${date}`,
+  rain: (chance: string) => `${chance} rain`,
+  range: (low: string, high: string) => `${low} to ${high}`,
+  dry: 'dry',
   decisions: (n: number) => (n === 1 ? '1 thing to decide' : `${String(n)} things to decide`),
   unreadable: 'That file is not a job.',
   phase: {
@@ -295,14 +312,15 @@ export const mix = {
   toABag: 'to a bag',
   toABucket: 'to a bucket of cement',
   bagRange: 'the bag’s range',
-  planned: 'planned',
-  strength: 'Strength to expect',
+  mostClaimed: 'more is not claimed',
+  plannedAt: (water: string, strength: string) => `planned ${water}: ${strength}`,
+  strength: 'Strength',
   waterCement: 'Water to cement',
   cementPerM3: 'Cement in a cubic metre',
   bags: 'Bags',
   weight: 'Weight to carry',
   water: 'Water in all',
-  setsIn: 'First set at 20 °C',
+  setsIn: 'First set, 20 °C',
   cementBags: (n: number) => `${String(n)} bags of 25 kg`,
   buckets: (text: string) => `${text} buckets`,
   notTold: 'not told',
@@ -320,10 +338,10 @@ export const load = {
   capacity: 'Mixer takes',
   count: 'Batches',
   pace: 'A batch every',
-  total: 'Mixing and placing',
-  joint: 'Oldest when the next meets it',
+  total: 'In all',
+  joint: 'Age at the joint',
   jointLimit: (limit: string) => `under ${limit}`,
-  holdBack: 'Held back for patches',
+  holdBack: 'Kept for patches',
   order: 'Load it in this order',
   card: 'One batch',
   water: 'water',
@@ -338,11 +356,11 @@ export const day = {
   last: (pass: string, opens: string, closes: string) => ` ${pass} between ${opens} and ${closes}.`,
   blocked: 'The day cannot be told yet. What is missing is said at its field, here or in an earlier step.',
   timeline: 'The day, hour by hour',
-  evaporation: 'Drying, an hour',
-  evaporationTitle: 'Water the surface loses, an hour',
+  evaporationTitle: 'Drying in an hour, and the chance of rain from above',
+  air: 'Air',
+  span: (from: string, to: string) => `${from} – ${to}`,
   care: 'take care',
   act: 'protect it',
-  rain: 'rain',
   mixing: 'Mixing',
   zones: (n: number) =>
     n === 1
@@ -350,20 +368,17 @@ export const day = {
       : `${String(n)} bars: the parts poured first, next and last are each ready in their turn.`,
   sign: 'Go and look when the window opens. The slab decides, not the clock.',
   band: 'Pale ends: it may come sooner or later by this much.',
-  mixC: 'Mix comes out at',
+  mixC: 'Mix',
   initialSet: 'First set',
   finalSet: 'Final set',
-  rainChance: 'Rain before it sets',
+  rainChance: 'Rain till set',
   peak: 'Most drying',
-  doneBy: 'Last pass closes',
+  doneBy: 'Last pass',
   dayButton: (long: string, low: string, high: string, rain: string, wind: string) =>
     `${long}: ${low} to ${high}, rain ${rain}, wind to ${wind}`,
-  rainShort: (p: string) => `${p} rain`,
   opens: 'opens',
   closes: 'closes',
   pass: 'Pass',
-  look: 'Look for',
-  tableTitle: 'Windows',
 };
 
 export const cure = {
@@ -380,7 +395,7 @@ export const cure = {
   rewet: 'Wet it again every',
   until: 'Keep wet until',
   at28: 'Strength at 28 days',
-  drying: 'Drying, an hour, on average',
+  drying: 'Drying in an hour',
   dates: 'From when',
   outOfSight: 'not within 60 days',
   needs: (mpa: string) => `needs ${mpa}`,

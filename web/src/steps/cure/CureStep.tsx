@@ -21,14 +21,14 @@ function sentenceOf(cure: CureReport | null, format: Formats): string {
   if (!cure) return words.blocked;
   const when = (name: CureReport['milestones'][number]['milestone']) => {
     const at = cure.milestones.find((m) => m.milestone === name)?.at;
-    return at ? format.dateTime(at) : null;
+    return at ? format.dateHour(at) : null;
   };
   return words.sentence(daysText(cure.wetDays), format.date(cure.wetUntil), when('walk'), when('stripEdges'));
 }
 
 const figuresOf = (cure: CureReport, format: Formats): Figure[] => [
   { label: words.rewet, value: `${number(cure.rewetHours, 1)} h`, lead: true, why: { code: 'rewetting' } },
-  { label: words.until, value: format.dateTime(cure.wetUntil), why: { code: 'wetDays' } },
+  { label: words.until, value: format.dateHour(cure.wetUntil), why: { code: 'wetDays' } },
   { label: words.at28, value: format.strength(cure.at28Mpa), why: { code: 'strength' } },
   { label: words.drying, value: format.evaporation(cure.meanEvaporation) },
 ];
@@ -44,7 +44,7 @@ function Dates({ cure, format }: { cure: CureReport; format: Formats }) {
               {milestones[m.milestone]}
               {m.needsMpa > 0 && <small> {words.needs(format.strength(m.needsMpa))}</small>}
             </th>
-            <td>{m.at ? format.dateTime(m.at) : words.outOfSight}</td>
+            <td>{m.at ? format.dateHour(m.at) : words.outOfSight}</td>
             <td>
               <Why code="milestone" of={m.milestone} about={milestones[m.milestone]} />
             </td>

@@ -74,11 +74,11 @@ function DayPicker({
             <b>{text.weekday}</b>
             <span>{text.day}</span>
             <span className={classes.temps}>
-              {format.celsius(d.mostC).replace(/ °[CF]/, '°')}
-              <i>{format.celsius(d.leastC).replace(/ °[CF]/, '°')}</i>
+              {format.degrees(d.mostC)}
+              <i>{format.degrees(d.leastC)}</i>
             </span>
             <span className={classes.wet} aria-hidden>
-              <span style={{ height: format.percent(d.rainChance).replace(/\s/g, '') }} />
+              <span style={{ height: `${String(d.rainChance * 100)}%` }} />
             </span>
             <span className={classes.rainText}>{format.percent(d.rainChance)}</span>
           </UnstyledButton>
@@ -154,7 +154,7 @@ export function DayStep() {
               }}
             />
           )}
-          {forecast.data?.simulated && <p className={classes.simulated}>{app.simulated}</p>}
+          {forecast.data?.simulated && <p className={classes.simulated}>{app.simulatedShort}</p>}
           <Group gap="xs" align="flex-start">
             <TextInput
               size="sm"

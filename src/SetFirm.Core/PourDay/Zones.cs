@@ -18,6 +18,9 @@ public static class Zones
     /// <summary>Batches whose water went in within this share of initial set are one zone: half an hour for a plain mix.</summary>
     public const double SpreadOfInitialSet = 0.1;
 
+    /// <summary>Litres that sums of volumes may be off by.</summary>
+    private const double Slack = 1e-9;
+
     /// <param name="plan">The loads.</param>
     /// <param name="schedule">Their times.</param>
     /// <param name="elementLitres">What each element takes, waste included, in pouring order.</param>
@@ -34,8 +37,14 @@ public static class Zones
         for (var element = 0; element < elementLitres.Count; element++)
         {
             var (begins, ends) = (poured, poured + elementLitres[element]);
+            if (batchEnds <= begins + Slack && batch < plan.Units.Length - 1)
+            {
+                batch++; // the last batch went into the element before to the drop
+                batchEnds += plan.VolumeOf(batch).Litres;
+            }
+
             var (first, from) = (batch, 0.0);
-            while (batchEnds < ends - 1e-9 && batch < plan.Units.Length - 1)
+            while (batchEnds < ends - Slack && batch < plan.Units.Length - 1)
             {
                 var next = schedule.Batches[batch + 1];
                 if (next.WaterAdded - schedule.Batches[first].WaterAdded > spread)

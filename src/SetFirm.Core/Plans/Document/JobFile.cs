@@ -35,6 +35,37 @@ public static class JobFile
     /// <summary>Reads a job from parsed JSON; never throws on what it holds.</summary>
     public static JobRead Read(JsonElement json)
     {
+        try
+        {
+            return Gate(json) ?? Parsed(json);
+        }
+        catch (JsonException e)
+        {
+            return new JobRead.Unreadable(e.Path ?? "$", Plain(e.Message));
+        }
+        catch (InvalidOperationException)
+        {
+            // Half a surrogate pair is sound JSON and no sound text.
+            return new JobRead.Unreadable("$", "a text in it is not whole Unicode");
+        }
+    }
+
+    public static string Write(JobDocument document) => JsonSerializer.Serialize(document, Options);
+
+    /// <summary>JSON Schema (2020-12) of the job file.</summary>
+    public static JsonNode Schema()
+    {
+        var schema = Options.GetJsonSchemaAsNode(typeof(JobDocument), new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true });
+        schema["$schema"] = "https://json-schema.org/draft/2020-12/schema";
+        schema["title"] = "Set Firm job";
+        schema["properties"]!["format"]!["const"] = JobDocument.FormatName;
+        schema["properties"]!["version"]!["const"] = JobDocument.CurrentVersion;
+        return schema;
+    }
+
+    // What must be known before the rest may be read at all.
+    private static JobRead? Gate(JsonElement json)
+    {
         if (json.ValueKind != JsonValueKind.Object
             || !json.TryGetProperty("format", out var format) || format.ValueKind != JsonValueKind.String
             || format.GetString() != JobDocument.FormatName)
@@ -47,33 +78,13 @@ public static class JobFile
             return new JobRead.Unreadable("$.version", "a whole number from 1 is wanted");
         }
 
-        if (number > JobDocument.CurrentVersion)
-        {
-            return new JobRead.Newer(number, JobDocument.CurrentVersion);
-        }
-
-        try
-        {
-            return json.Deserialize<JobDocument>(Options) is not { } document ? new JobRead.NotAJob()
-                : NullIn(document) is { } path ? new JobRead.Unreadable(path, "null stands where something is wanted")
-                : new JobRead.Ok(document);
-        }
-        catch (JsonException e)
-        {
-            return new JobRead.Unreadable(e.Path ?? "$", Plain(e.Message));
-        }
+        return number > JobDocument.CurrentVersion ? new JobRead.Newer(number, JobDocument.CurrentVersion) : null;
     }
 
-    public static string Write(JobDocument document) => JsonSerializer.Serialize(document, Options);
-
-    /// <summary>JSON Schema (2020-12) of the job file.</summary>
-    public static JsonNode Schema()
-    {
-        var schema = Options.GetJsonSchemaAsNode(typeof(JobDocument), new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true });
-        schema["$schema"] = "https://json-schema.org/draft/2020-12/schema";
-        schema["title"] = "Set Firm job";
-        return schema;
-    }
+    private static JobRead Parsed(JsonElement json) =>
+        json.Deserialize<JobDocument>(Options) is not { } document ? new JobRead.NotAJob()
+        : NullIn(document) is { } path ? new JobRead.Unreadable(path, "null stands where something is wanted")
+        : new JobRead.Ok(document);
 
     // The reader refuses null for a property, but not inside a list.
     private static string? NullIn(JobDocument document)

@@ -1,0 +1,130 @@
+using CsCheck;
+using SetFirm.Core.Batching;
+using SetFirm.Core.Quantities;
+
+namespace SetFirm.Core.Tests.Batching;
+
+public sealed class BatchesTests
+{
+    [Fact]
+    public void Whole_bags_are_preferred_where_they_cost_no_batch()
+    {
+        var plan = Split(160, HalfBag, 26);
+        plan.Units.ShouldAllBe(u => u % 2 == 0);
+        plan.Units.Length.ShouldBe(7);
+    }
+
+    [Fact]
+    public void Seven_level_batches_beat_six_and_a_scrap()
+    {
+        // 14 bags where two fit: seven of two.
+        var plan = Split(14 * 11.7, HalfBag, 25);
+        plan.Units.ShouldBe(Enumerable.Repeat(4, 7));
+    }
+
+    [Fact]
+    public void A_bag_that_fits_to_the_millilitre_fits() => Split(11.7, HalfBag, 11.7).Units.ShouldBe([2]);
+
+    [Fact]
+    public void A_mixer_too_small_for_the_least_unit_is_refused_with_both_sizes() => Batches
+        .Split(Volume.FromLitres(100), HalfBag, Volume.FromLitres(5)).ShouldBe(new Batched.MixerTooSmall(HalfBag.Yield, Volume.FromLitres(5)));
+
+    [Fact]
+    public void More_batches_than_anyone_would_mix_are_refused() =>
+        Batches.Split(Volume.FromCubicMetres(1e9), HalfBag, Volume.FromLitres(20)).ShouldBeOfType<Batched.TooMany>().Count.ShouldBeGreaterThan(Batches.Most);
+
+    [Fact]
+    public void Batches_cover_the_volume_never_exceed_a_limit_and_are_level() => Cases.Sample((litres, unit, capacity) =>
+    {
+        if (Batches.Split(Volume.FromLitres(litres), unit, Volume.FromLitres(capacity)) is not Batched.Fits { Plan: var plan })
+        {
+            return true;
+        }
+
+        var covered = plan.Total.Litres >= litres - 1e-6;
+        var fits = plan.Units.All(u => u * unit.Yield.Litres <= capacity + 1e-6 && u * unit.LooseVolume.Litres <= (capacity * Mixer.LooseOverCapacity) + 1e-6);
+        var step = plan.Units.All(u => u % unit.PerWhole == 0) ? unit.PerWhole : 1;
+        var level = plan.Units.Max() - plan.Units.Min() <= step && plan.Units.SequenceEqual(plan.Units.OrderDescending());
+        // Nothing to spare that a whole unit (or a whole bag, where whole bags are used) could be taken off.
+        var spare = plan.Total.Litres - litres < (step * unit.Yield.Litres) + 1e-6;
+        return covered && fits && level && spare && plan.Units.All(u => u > 0);
+    });
+
+    [Fact]
+    public void No_plan_has_fewer_batches_by_exhaustive_search() =>
+        Gen.Select(Gen.Int[1, 24], Gen.Int[1, 6]).Sample((needed, mostUnits) =>
+        {
+            var unit = new BatchUnit(Volume.FromLitres(6), Volume.FromLitres(6), PerWhole: 1, BagsWorth: 0.5);
+            var plan = ((Batched.Fits)Batches.Split(Volume.FromLitres(needed * 6), unit, Volume.FromLitres(mostUnits * 6))).Plan;
+            var (fewest, spread) = Exhaustive(needed, mostUnits);
+            return plan.Units.Length == fewest && plan.Units.Max() - plan.Units.Min() == spread;
+        });
+
+    [Fact]
+    public void More_volume_never_takes_fewer_batches_nor_a_bigger_mixer_more() => Cases.Sample((litres, unit, capacity) =>
+    {
+        int? Count(double l, double c) => Batches.Split(Volume.FromLitres(l), unit, Volume.FromLitres(c)) is Batched.Fits f ? f.Plan.Units.Length : null;
+        var here = Count(litres, capacity);
+        return here is null || ((Count(litres * 1.3, capacity) ?? int.MaxValue) >= here && (Count(litres, capacity * 1.3) ?? 0) <= here);
+    });
+
+    [Fact]
+    public void Cycles_follow_the_mixer_and_the_crew()
+    {
+        var drum = new Mixer.Drum(Volume.FromLitres(140));
+        drum.Capacity.Litres.ShouldBe(91, 1e-9);
+        drum.Cycle(7, barrowMetres: 30).TotalMinutes.ShouldBe(7, 1e-9);
+        new Mixer.Tub(Volume.FromLitres(40)).Cycle(2, barrowMetres: 30).TotalMinutes.ShouldBe(20, 1e-9);
+        new Crew(1).CycleFactor.ShouldBe(1);
+        new Crew(2).CycleFactor.ShouldBe(0.55);
+        new Crew(5).CycleFactor.ShouldBe(0.45);
+    }
+
+    [Fact]
+    public void Every_mixer_has_a_loading_order_that_ends_with_water_by_eye()
+    {
+        var size = Volume.FromLitres(60);
+        foreach (var mixer in new Mixer[] { new Mixer.Drum(size), new Mixer.Tub(size), new Mixer.Barrow(size) })
+        {
+            LoadingOrder.For(mixer, bagged: true)[^1].ShouldBe(LoadingStep.RestOfWaterByEye);
+            LoadingOrder.For(mixer, bagged: false).ShouldNotContain(LoadingStep.Bags);
+        }
+    }
+
+    private static BatchUnit HalfBag => new(Volume.FromLitres(5.85), Volume.FromLitres(7.8), PerWhole: 2, BagsWorth: 0.5);
+
+    private static BatchPlan Split(double litres, BatchUnit unit, double capacityL) =>
+        Batches.Split(Volume.FromLitres(litres), unit, Volume.FromLitres(capacityL)).ShouldBeOfType<Batched.Fits>().Plan;
+
+    private static Gen<(double, BatchUnit, double)> Cases => Gen.Select(
+        Gen.Double[1, 3000], Gen.Double[1, 15], Gen.Double[1, 20], Gen.Int[1, 4], Gen.Double[5, 200],
+        (litres, yield, loose, whole, capacity) => (litres, new BatchUnit(Volume.FromLitres(yield), Volume.FromLitres(loose), whole, 1.0 / whole), capacity));
+
+    // Tries every non-rising split: fewest batches first, then the least spread.
+    private static (int Fewest, int Spread) Exhaustive(int needed, int most)
+    {
+        for (var batches = 1; ; batches++)
+        {
+            var best = int.MaxValue;
+            void Try(int left, int count, int largest, int first)
+            {
+                if (count == 0)
+                {
+                    best = left == 0 ? Math.Min(best, first - largest) : best;
+                    return;
+                }
+
+                for (var u = Math.Min(left, largest); u >= 1; u--)
+                {
+                    Try(left - u, count - 1, u, first == 0 ? u : first);
+                }
+            }
+
+            Try(needed, batches, most, 0);
+            if (best != int.MaxValue)
+            {
+                return (batches, best);
+            }
+        }
+    }
+}

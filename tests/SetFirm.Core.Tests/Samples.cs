@@ -1,0 +1,79 @@
+using System.Collections.Immutable;
+using NodaTime;
+using SetFirm.Core.Curing;
+using SetFirm.Core.Finishing;
+using SetFirm.Core.Mixes;
+using SetFirm.Core.Plans.Document;
+using SetFirm.Core.Quantities;
+using SetFirm.Core.Setting;
+using SetFirm.Core.Shapes;
+using SetFirm.Core.Weather;
+
+namespace SetFirm.Core.Tests;
+
+/// <summary>Jobs, mixes and weather to test with; all made up.</summary>
+internal static class Samples
+{
+    public static readonly Instant Morning = Instant.FromUtc(2027, 5, 4, 6, 0);
+    public static readonly WeatherHour Mild = new() { AirC = 18, Humidity = 0.6, WindKmh = 10, SunWm2 = 200, RainChance = 0, RainMm = 0 };
+
+    /// <summary>The same hour over and over, from the midnight before <see cref="Morning"/>.</summary>
+    public static HourlyWeather Steady(WeatherHour hour, int hours = 24 * 14) => Weather(Enumerable.Repeat(hour, hours));
+
+    public static HourlyWeather Steady(double airC, double humidity = 0.6, double windKmh = 10) =>
+        Steady(Mild with { AirC = airC, Humidity = humidity, WindKmh = windKmh });
+
+    public static HourlyWeather Weather(IEnumerable<WeatherHour> hours) =>
+        HourlyWeather.TryCreate(Instant.FromUtc(2027, 5, 4, 0, 0), [.. hours]).ShouldBeOfType<WeatherCheck.Sound>().Weather;
+
+    /// <summary>A plain mix of 310 kg/m3 cement and 170 kg/m3 water.</summary>
+    public static ConcreteMix Mix(double f28 = 25, double c = 0.25, double initialSetH = 5, double finalSetH = 7, MixFamily family = MixFamily.Portland) => new(
+        family, Strength.FromMegapascals(f28), 310, 170, 2060, 170.0 / 310, 0.02, Duration.FromHours(initialSetH), Duration.FromHours(finalSetH), c);
+
+    public static ZonePour Zone(double mixC = 20, double depthMm = 100, ConcreteMix? mix = null) =>
+        new(mix ?? Mix(), Length.FromMillimetres(depthMm), mixC, Morning);
+
+    public static Outline Rectangle(double width, double depth, params ImmutableArray<Opening> openings) => Outline.TryCreate(
+        [new(0, 0), new(width, 0), new(width, depth), new(0, depth)], openings).ShouldBeOfType<OutlineCheck.Sound>().Outline;
+
+    public static EdgeDocument Edge(string length, double turn = 90, Meets meets = Meets.Form) => new() { Length = length, Turn = turn, Meets = meets };
+
+    /// <summary>An L of 4.8 by 3.4 m with a drain and a post, two of its sides at the house.</summary>
+    public static JobDocument Terrace() => StartingJob.Of("Terrace", UnitSystem.Metric, "Europe/Berlin", new LocalDate(2027, 5, 4)) with
+    {
+        Elements = [TerraceSlab()],
+        Day = new DayDocument { Date = "2027-05-04", Start = "08:30" },
+    };
+
+    public static SlabDocument TerraceSlab() => new()
+    {
+        Name = "Terrace",
+        Edges = [Edge("4.80 m"), Edge("3.40 m"), Edge("2.00 m"), Edge("1.20 m", -90, Meets.Wall), Edge("", 90, Meets.Wall), Edge("")],
+        Openings =
+        [
+            new RoundOpeningDocument { Name = "Drain", Along = "3.60 m", In = "1.10 m", Diameter = "150 mm" },
+            new RectangularOpeningDocument { Name = "Post", Along = "350", In = "350", Width = "120", Depth = "120" },
+        ],
+        Thickness = "100 mm",
+        Bed = Bed.Levelled,
+        Finish = Finish.Broom,
+    };
+
+    public static PartsMixDocument OneTwoThree() => new()
+    {
+        Exposure = Exposure.NoFreezing,
+        Bucket = "12 L",
+        Cement = 1,
+        Sand = 2,
+        Stone = 3,
+        StoneMm = 20,
+        Consistency = Consistency.Plastic,
+        Moisture = Moisture.Damp,
+    };
+
+    public static JobDocument WithSlab(this JobDocument job, Func<SlabDocument, SlabDocument> change) =>
+        job with { Elements = [change((SlabDocument)job.Elements[0])] };
+
+    public static JobDocument Cured(this JobDocument job, CuringMethod method, double? days = null) =>
+        job with { Cure = new CureDocument { Method = method, Days = days } };
+}

@@ -1,0 +1,74 @@
+using System.Text.Json;
+using SetFirm.Core.Curing;
+using SetFirm.Core.Mixes;
+using SetFirm.Core.Quantities;
+using SetFirm.Core.Setting;
+using SetFirm.Core.Shapes;
+
+namespace SetFirm.Core.Tests;
+
+/// <summary>The figures of worked.json, each with its source and tolerance, against the room that computes them.</summary>
+public sealed class WorkedFigures
+{
+    private static readonly JsonElement All =
+        JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "worked.json"))).RootElement;
+
+    private static readonly Dictionary<string, Func<JsonElement, JsonElement, double>> Compute = new()
+    {
+        ["evaporation"] = (i, _) => Evaporation.Uno(D(i, "concreteC"), D(i, "airC"), D(i, "humidity"), D(i, "windKmh")),
+        ["evaporationMenzel"] = (i, _) => Evaporation.Uno(D(i, "concreteC"), D(i, "airC"), D(i, "humidity"), D(i, "windKmh")),
+        ["equivalentAge"] = (i, _) => EquivalentAge.Hours(i.GetProperty("profile").EnumerateArray().Select(s => (s[0].GetDouble(), s[1].GetDouble()))),
+        ["freshTemperature"] = (i, _) => FreshTemperature.Of(
+            [.. i.GetProperty("parts_kg_C_kJkgK").EnumerateArray().Select(p => new HeatPart(p[0].GetDouble(), p[1].GetDouble(), p[2].GetDouble()))]),
+        ["warmWater"] = (i, _) => FreshTemperature.WaterFor(D(i, "wantedC"), D(i, "solidsKg"), D(i, "solidsC"), D(i, "waterKg")),
+        ["strengthFromWaterCement"] = (i, _) => WaterCementStrength.Of(D(i, "wc"), i.GetProperty("kind").GetString() == "air")
+            .ShouldBeOfType<StrengthFromWaterCement.Told>().Strength.Megapascals,
+        ["strengthAtAge"] = (i, _) => StrengthGain.Moist(D(i, "f28"), D(i, "s"), finalSetHours: 0.5, D(i, "days") * 24),
+        ["cureShare"] = (i, _) => StrengthGain.ShareAfter(D(i, "days")),
+        ["rewet"] = (i, _) => Wetting.IntervalHours(D(i, "store"), D(i, "E")),
+        ["strengthEarly"] = (i, _) => StrengthGain.Moist(D(i, "f28"), D(i, "c"), D(i, "tfHours"), D(i, "teHours")),
+        ["stoppedCuring"] = (i, _) => StrengthGain.Stopped(Samples.Mix(D(i, "f28"), D(i, "c"), finalSetH: D(i, "tfHours")), D(i, "wetDays") * 24, D(i, "days") * 24),
+        ["bagWater"] = (i, _) => BagCatalogue.Find(i.GetProperty("bag").GetString())!.StrengthWith(Volume.FromLitres(D(i, "waterL")))
+            .ShouldBeOfType<StrengthFromWaterCement.Told>().Strength.Megapascals,
+        ["lPatio"] = (i, _) => LPatio(i).CubicMetres,
+    };
+
+    public static TheoryData<string> Ids => [.. All.EnumerateArray().Select(f => f.GetProperty("id").GetString()!)];
+
+    [Theory]
+    [MemberData(nameof(Ids))]
+    public void Comes_out_as_worked_by_hand(string id)
+    {
+        var figure = All.EnumerateArray().Single(f => f.GetProperty("id").GetString() == id);
+        figure.GetProperty("source").GetString().ShouldNotBeNullOrWhiteSpace();
+        var (input, expected, tolerance) = (figure.GetProperty("input"), figure.GetProperty("expected"), figure.GetProperty("tolerance"));
+        var kind = figure.GetProperty("kind").GetString()!;
+        if (kind == "parts")
+        {
+            var mix = PartsMix.WithRatio(new Parts(D(input, "cement"), D(input, "sand"), D(input, "stone")), stoneMm: 20, D(input, "wc"), airShare: 0.02);
+            Near(PartsMix.YieldPerCementLitre(mix), expected.GetProperty("yield_l").GetDouble(), tolerance);
+            Near(mix.CementKg, expected.GetProperty("cement_kg_m3").GetDouble(), tolerance);
+            Near(mix.WaterKg, expected.GetProperty("water_kg_m3").GetDouble(), tolerance);
+            return;
+        }
+
+        Near(Compute[kind](input, expected), expected.GetDouble(), tolerance);
+    }
+
+    private static Volume LPatio(JsonElement input)
+    {
+        var edges = input.GetProperty("edgesM").EnumerateArray()
+            .Select(e => new TapedEdge(Length.FromMetres(e[0].GetDouble()), e[1].GetDouble())).ToArray();
+        var at = input.GetProperty("holeAtM");
+        var hole = new Opening.Round(new PlanPoint(at[0].GetDouble(), at[1].GetDouble()), Length.FromMetres(D(input, "holeDiameterM")));
+        var walked = OutlineWalk.Walk(edges).ShouldBeOfType<Walked.Closed>();
+        var outline = Outline.TryCreate(walked.Corners, [hole]).ShouldBeOfType<OutlineCheck.Sound>().Outline;
+        return new SlabShape(outline, Length.FromMillimetres(D(input, "thicknessMm"))).Net;
+    }
+
+    private static void Near(double actual, double expected, JsonElement tolerance) => actual.ShouldBe(
+        expected,
+        tolerance.TryGetProperty("abs", out var abs) ? abs.GetDouble() : Math.Abs(expected) * tolerance.GetProperty("rel").GetDouble());
+
+    private static double D(JsonElement from, string name) => from.GetProperty(name).GetDouble();
+}

@@ -50,6 +50,7 @@ var app = builder.Build();
 app.UseExceptionHandler(new ExceptionHandlerOptions
 {
     StatusCodeSelector = e => e is BadHttpRequestException bad ? bad.StatusCode : StatusCodes.Status500InternalServerError,
+    SuppressDiagnosticsCallback = c => c.Exception is BadHttpRequestException, // a caller's slip is no fault of ours to log
 });
 app.UseStatusCodePages();
 app.Use((http, next) =>
@@ -77,8 +78,8 @@ api.MapForecast();
 api.MapPlans();
 api.MapJobs();
 api.MapCatalogue();
-app.MapFallback("/api/{**path}", () => Results.Problem(statusCode: 404)).ExcludeFromDescription();
-app.MapFallbackToFile("index.html");
+// Any place that is neither a file nor in the service is a place in the page. (A fallback under /api would answer 404 for a wrong method or type.)
+app.MapFallbackToFile("{*path:nonfile:regex(^(?!(api|openapi)(/|$)).*$)}", "index.html");
 
 if (!writingContract)
 {

@@ -24,9 +24,9 @@ internal static class DemoYard
             return;
         }
 
-        var today = now.InZone(DateTimeZoneProviders.Tzdb[TimeZone]).Date;
+        var local = now.InZone(DateTimeZoneProviders.Tzdb[TimeZone]).LocalDateTime;
         var age = Duration.Zero;
-        foreach (var job in Jobs(today))
+        foreach (var job in Jobs(local))
         {
             db.Jobs.Add(new JobRow
             {
@@ -43,8 +43,10 @@ internal static class DemoYard
         db.SaveChanges();
     }
 
-    public static IEnumerable<JobDocument> Jobs(LocalDate today)
+    public static IEnumerable<JobDocument> Jobs(LocalDateTime now)
     {
+        var today = now.Date;
+        yield return HerbBorder(today, StartHalfWay(now.TimeOfDay));
         yield return Terrace(today.PlusDays(3));
         yield return ShedPad(today.PlusDays(-2));
         yield return BinStand(today.PlusDays(6));
@@ -80,6 +82,27 @@ internal static class DemoYard
         ],
         Mixing = new MixingDocument { Mixer = new DrumDocument { Size = "140 L" }, Hands = 2, BarrowRun = "12 m", WaterC = 12 },
         Day = new DayDocument { Date = LocalDatePattern.Iso.Format(day), Start = "08:30" },
+    };
+
+    /// <summary>A start that puts the hour of looking half-way through the pour day, unless it is night.</summary>
+    private static LocalTime StartHalfWay(LocalTime now) => new(Math.Clamp(now.Hour - 2, 6, 15), 30);
+
+    private static JobDocument HerbBorder(LocalDate day, LocalTime start) => StartingJob.Of("Herb border, straight run", UnitSystem.Metric, TimeZone, day) with
+    {
+        Elements =
+        [
+            new SlabDocument
+            {
+                Name = "Border",
+                Edges = [Edge("3.60 m", 90, Meets.Form), Edge("150 mm", 90, Meets.Open), Edge("", 90, Meets.Form), Edge("", 90, Meets.Form)],
+                Openings = [],
+                Thickness = "95 mm",
+                Bed = Bed.HandDug,
+                Finish = Finish.Mag,
+            },
+        ],
+        Mixing = new MixingDocument { Mixer = new BarrowDocument { Size = "30 L" }, Hands = 2, BarrowRun = "5 m", WaterC = 12 },
+        Day = new DayDocument { Date = LocalDatePattern.Iso.Format(day), Start = LocalTimePattern.CreateWithInvariantCulture("HH:mm").Format(start) },
     };
 
     private static JobDocument ShedPad(LocalDate day) => StartingJob.Of("Bike-shed pad", UnitSystem.Us, TimeZone, day) with

@@ -25,7 +25,7 @@ internal static class JobEndpoints
         jobs.MapGet("/start", Starting).WithName("StartingJob").Produces<JobDocument>().ProducesProblem(422);
         jobs.MapPost("", AddAsync).WithName("AddJob").Accepts<JobDocument>("application/json").Produces<JobDto>(201)
             .ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
-        jobs.MapGet("/{id:guid}", GetAsync).WithName("GetJob").Produces<JobDto>().ProducesProblem(404);
+        jobs.MapGet("/{id:guid}", GetAsync).WithName("GetJob").Produces<JobDto>().ProducesProblem(404).ProducesProblem(422);
         jobs.MapPut("/{id:guid}", ChangeAsync).WithName("ChangeJob").Accepts<JobDocument>("application/json").Produces<JobDto>()
             .ProducesProblem(400).ProducesProblem(404).ProducesProblem(412).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422).ProducesProblem(428);
         jobs.MapDelete("/{id:guid}", RemoveAsync).WithName("RemoveJob").Produces(204).ProducesProblem(404);
@@ -39,12 +39,17 @@ internal static class JobEndpoints
         return TypedResults.Ok(rows.Select(row => Line(row, weather, now)).ToArray());
     }
 
-    private static IResult Starting(string? name, UnitSystem? units, string? timeZone, IClock clock)
+    // Units come as text: a query is bound by the letter, and the contract writes them small.
+    private static IResult Starting(string? name, string? units, string? timeZone, IClock clock)
     {
-        var zone = DateTimeZoneProviders.Tzdb.GetZoneOrNull(timeZone ?? "UTC");
-        return zone is null
-            ? Problems.UnknownTimeZone(timeZone ?? "")
-            : TypedResults.Ok(StartingJob.Of(name ?? "", units ?? UnitSystem.Metric, zone.Id, clock.GetCurrentInstant().InZone(zone).Date.PlusDays(1)));
+        if (!Enum.TryParse<UnitSystem>(units ?? nameof(UnitSystem.Metric), ignoreCase: true, out var system) || !Enum.IsDefined(system))
+        {
+            return Problems.UnknownUnits(units ?? "");
+        }
+
+        return DateTimeZoneProviders.Tzdb.GetZoneOrNull(timeZone ?? "UTC") is { } zone
+            ? TypedResults.Ok(StartingJob.Of(name ?? "", system, zone.Id, clock.GetCurrentInstant().InZone(zone).Date.PlusDays(1)))
+            : Problems.UnknownTimeZone(timeZone ?? "");
     }
 
     private static async Task<IResult> AddAsync(HttpRequest request, SetFirmDb db, IClock clock, CancellationToken cancellation)
@@ -72,7 +77,7 @@ internal static class JobEndpoints
 
     private static async Task<IResult> GetAsync(Guid id, HttpContext http, SetFirmDb db, CancellationToken cancellation) =>
         await db.Jobs.AsNoTracking().SingleOrDefaultAsync(j => j.Id == id && j.RemovedAt == null, cancellation) is { } row
-            ? TypedResults.Ok(Tagged(http, row, Kept(row)))
+            ? Answer(http, row)
             : Problems.NoSuchJob();
 
     private static async Task<IResult> ChangeAsync(Guid id, HttpRequest request, SetFirmDb db, IClock clock, CancellationToken cancellation)
@@ -131,7 +136,7 @@ internal static class JobEndpoints
 
         row.RemovedAt = null;
         await db.SaveChangesAsync(cancellation);
-        return TypedResults.Ok(Tagged(http, row, Kept(row)));
+        return Answer(http, row);
     }
 
     private static async Task<(JobDocument? Document, IResult? Problem)> JobIn(HttpRequest request, CancellationToken cancellation)
@@ -159,16 +164,35 @@ internal static class JobEndpoints
         return new JobDto(row.Id, row.Version, row.CreatedAt, row.UpdatedAt, document);
     }
 
-    // What is kept was checked when it came in, and an older form is read as such.
-    private static JobDocument Kept(JobRow row)
+    private static IResult Answer(HttpContext http, JobRow row) => Kept(row) switch
     {
-        using var json = JsonDocument.Parse(row.Document);
-        return JobFile.Read(json.RootElement) is JobRead.Ok ok ? ok.Document : throw new InvalidDataException($"job {row.Id} cannot be read back");
+        JobRead.Ok ok => TypedResults.Ok(Tagged(http, row, ok.Document)),
+        var unreadable => Problems.Of(unreadable),
+    };
+
+    // What is kept was checked when it came in; a file that something else has written to is read with as much care.
+    private static JobRead Kept(JobRow row)
+    {
+        try
+        {
+            using var json = JsonDocument.Parse(row.Document);
+            return JobFile.Read(json.RootElement);
+        }
+        catch (JsonException)
+        {
+            return new JobRead.NotAJob();
+        }
     }
 
     private static JobLineDto Line(JobRow row, JobWeather weather, Instant now)
     {
-        var job = Kept(row);
+        if (Kept(row) is not JobRead.Ok { Document: var job })
+        {
+            // It stays in the yard, so that it is not lost from sight; opening it says what is wrong.
+            return new JobLineDto(
+                row.Id, row.Version, row.Name, UnitSystem.Metric, DateTimeZone.Utc.Id, row.UpdatedAt, JobPhase.Unfinished, null, null, null, null, null, null, null, Decisions: 1, null);
+        }
+
         var report = Planner.Plan(job, weather.For(job));
         return new JobLineDto(
             row.Id,

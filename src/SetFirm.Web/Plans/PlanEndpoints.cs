@@ -73,11 +73,11 @@ internal static class PlanEndpoints
         }
         catch (JsonException e)
         {
-            return (null, Problems.Of(new JobRead.Unreadable(("$.weather" + e.Path?[1..]) ?? "$.weather", "the value is missing or of another kind")));
+            return (null, Problems.Of(new JobRead.Unreadable("$.weather" + e.Path?[1..], "the value is missing or of another kind")));
         }
 
-        return weather is null
-            ? (null, Problems.Missing("$.weather"))
+        return weather?.Hours is null
+            ? (null, Problems.Of(new JobRead.Unreadable("$.weather.hours", "a list of hours is wanted")))
             : HourlyWeather.TryCreate(weather.Start, [.. weather.Hours]) switch
             {
                 WeatherCheck.Sound sound => (sound.Weather, null),

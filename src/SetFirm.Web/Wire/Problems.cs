@@ -30,6 +30,9 @@ internal static class Problems
     public static ProblemHttpResult UnknownTimeZone(string given) => Of(
         422, "unknown-time-zone", "The time zone is not known.", $"\"{Shortened(given)}\" is no IANA time zone.", ("path", "timeZone"));
 
+    public static ProblemHttpResult UnknownUnits(string given) => Of(
+        422, "unknown-units", "The system of units is not known.", $"\"{Shortened(given)}\" is neither metric nor us.", ("path", "units"));
+
     /// <summary>What was wrong with a job file; never called for a sound one.</summary>
     public static ProblemHttpResult Of(JobRead read) => read switch
     {

@@ -81,6 +81,14 @@ public sealed class JobFileTests
     }
 
     [Fact]
+    public void A_variant_without_its_kind_is_named()
+    {
+        var job = JobText.Node(Samples.Terrace());
+        job["mixing"]!["mixer"]!.AsObject().Remove("kind");
+        JobText.TryRead(job.ToJsonString()).ShouldBe(new JobRead.Unreadable("$.mixing.mixer", "its kind is wanted"));
+    }
+
+    [Fact]
     public void Every_kind_of_a_closed_set_is_registered_under_its_own_name()
     {
         foreach (var root in new[] { typeof(ElementDocument), typeof(OpeningDocument), typeof(MixDocument), typeof(MixerDocument) })

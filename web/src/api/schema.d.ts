@@ -1382,7 +1382,7 @@ export interface operations {
         parameters: {
             query?: {
                 name?: string;
-                units?: components["schemas"]["UnitSystem"];
+                units?: string;
                 timeZone?: string;
             };
             header?: never;
@@ -1433,6 +1433,15 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

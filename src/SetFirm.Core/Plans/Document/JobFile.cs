@@ -43,6 +43,11 @@ public static class JobFile
         {
             return new JobRead.Unreadable(e.Path ?? "$", Plain(e.Message));
         }
+        catch (NotSupportedException e)
+        {
+            // The reader's way of saying that a variant has no kind; its sentence holds the path.
+            return new JobRead.Unreadable(PathIn(e.Message), "its kind is wanted");
+        }
         catch (InvalidOperationException)
         {
             // Half a surrogate pair is sound JSON and no sound text.
@@ -104,6 +109,14 @@ public static class JobFile
         }
 
         return null;
+    }
+
+    private static string PathIn(string message)
+    {
+        const string mark = " Path: ";
+        var from = message.IndexOf(mark, StringComparison.Ordinal);
+        var to = from < 0 ? -1 : message.IndexOf(" |", from, StringComparison.Ordinal);
+        return to < 0 ? "$" : message[(from + mark.Length)..to];
     }
 
     // The reader's sentence without the names of our types and the position that follows it.

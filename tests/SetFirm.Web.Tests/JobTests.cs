@@ -1,0 +1,135 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using Microsoft.Data.Sqlite;
+
+namespace SetFirm.Web.Tests;
+
+public sealed class JobTests(Site site) : IClassFixture<Site>
+{
+    private readonly CancellationToken token = TestContext.Current.CancellationToken;
+
+    [Fact]
+    public async Task A_job_is_made_read_changed_removed_and_brought_back()
+    {
+        var start = await site.StartingJobAsync("Greenhouse path");
+        var made = await site.Send(HttpMethod.Post, "/api/jobs", start.ToJsonString());
+        made.StatusCode.ShouldBe(HttpStatusCode.Created);
+        made.Headers.ETag!.Tag.ShouldBe("\"1\"");
+        var place = made.Headers.Location!.ToString();
+
+        var read = await Json(await site.Get(place));
+        JsonNode.DeepEquals(read["document"], start).ShouldBeTrue();
+
+        start["name"] = "Path to the greenhouse";
+        var changed = await site.Send(HttpMethod.Put, place, start.ToJsonString(), ifMatch: "\"1\"");
+        changed.StatusCode.ShouldBe(HttpStatusCode.OK);
+        changed.Headers.ETag!.Tag.ShouldBe("\"2\"");
+        (await Json(await site.Get(place)))["document"]!["name"]!.GetValue<string>().ShouldBe("Path to the greenhouse");
+
+        (await site.Send(HttpMethod.Delete, place, "")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+        await (await site.Get(place)).ShouldBeRefusedAsync(HttpStatusCode.NotFound, "no-such-job");
+        await (await site.Send(HttpMethod.Delete, place, "")).ShouldBeRefusedAsync(HttpStatusCode.NotFound, "no-such-job");
+        (await Names()).ShouldNotContain("Path to the greenhouse");
+        (await site.Send(HttpMethod.Post, $"{place}/restore", "")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        (await Names()).ShouldContain("Path to the greenhouse");
+    }
+
+    [Fact]
+    public async Task A_stale_change_is_refused_with_the_version_that_stands_and_changes_nothing()
+    {
+        var (id, document) = await site.AddedAsync("Stale");
+        document["mixing"]!["hands"] = 3;
+        (await site.Send(HttpMethod.Put, $"/api/jobs/{id}", document.ToJsonString(), "\"1\"")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        document["mixing"]!["hands"] = 4;
+        var problem = await (await site.Send(HttpMethod.Put, $"/api/jobs/{id}", document.ToJsonString(), "\"1\"")).ShouldBeRefusedAsync(HttpStatusCode.PreconditionFailed, "stale-version");
+        problem["currentVersion"]!.GetValue<int>().ShouldBe(2);
+        (await Json(await site.Get($"/api/jobs/{id}")))["document"]!["mixing"]!["hands"]!.GetValue<int>().ShouldBe(3);
+    }
+
+    [Theory]
+    [InlineData(null)]
+    [InlineData("*")]
+    [InlineData("\"one\"")]
+    [InlineData("\"-1\"")]
+    public async Task A_change_that_names_no_version_is_refused(string? ifMatch)
+    {
+        var (id, document) = await site.AddedAsync("Unversioned");
+        await (await site.Send(HttpMethod.Put, $"/api/jobs/{id}", document.ToJsonString(), ifMatch)).ShouldBeRefusedAsync(HttpStatusCode.PreconditionRequired, "version-wanted");
+    }
+
+    [Fact]
+    public async Task Of_many_changes_to_one_version_exactly_one_wins()
+    {
+        var (id, document) = await site.AddedAsync("Contested");
+        var answers = await Task.WhenAll(Enumerable.Range(1, 12).Select(i =>
+        {
+            var mine = document.DeepClone();
+            mine["name"] = $"Contested {i}";
+            return site.Send(HttpMethod.Put, $"/api/jobs/{id}", mine.ToJsonString(), "\"1\"");
+        }));
+        answers.Count(a => a.StatusCode == HttpStatusCode.OK).ShouldBe(1);
+        answers.Count(a => a.StatusCode == HttpStatusCode.PreconditionFailed).ShouldBe(11);
+        (await Json(await site.Get($"/api/jobs/{id}")))["version"]!.GetValue<int>().ShouldBe(2);
+    }
+
+    [Fact]
+    public async Task An_unsound_job_is_kept_as_it_is_and_the_yard_still_shows_it()
+    {
+        var (id, document) = await site.AddedAsync("Half typed");
+        document["elements"]![0]!["thickness"] = "-4";
+        document["mix"]!["bag"] = "a bag of wonders";
+        (await site.Send(HttpMethod.Put, $"/api/jobs/{id}", document.ToJsonString(), "\"1\"")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        var line = (await Json(await site.Get("/api/jobs"))).AsArray().Single(j => j!["id"]!.GetValue<string>() == id)!;
+        line["phase"]!.GetValue<string>().ShouldBe("unfinished");
+        line["decisions"]!.GetValue<int>().ShouldBeGreaterThanOrEqualTo(2);
+    }
+
+    [Theory]
+    [InlineData("Ünïcode 混凝土 \\u0000 \\ud83e\\uddf1")]
+    [InlineData("")]
+    public async Task Any_whole_text_comes_back_as_it_was(string name)
+    {
+        var (id, document) = await site.AddedAsync();
+        var said = JsonNode.Parse($"\"{name}\"")!.GetValue<string>();
+        document["name"] = said;
+        (await site.Send(HttpMethod.Put, $"/api/jobs/{id}", document.ToJsonString(), "\"1\"")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        (await Json(await site.Get($"/api/jobs/{id}")))["document"]!["name"]!.GetValue<string>().ShouldBe(said);
+    }
+
+    [Fact]
+    public async Task A_name_too_long_for_the_yard_is_refused_at_its_field()
+    {
+        var job = await site.StartingJobAsync();
+        job["name"] = new string('x', 121);
+        (await (await site.Send(HttpMethod.Post, "/api/jobs", job.ToJsonString())).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "unreadable-field"))
+            ["path"]!.GetValue<string>().ShouldBe("$.name");
+    }
+
+    [Fact]
+    public async Task A_row_that_something_else_has_damaged_does_not_take_the_yard_down()
+    {
+        using var own = new Site();
+        var (id, _) = await own.AddedAsync("Damaged");
+        await own.AddedAsync("Sound");
+        await using (var db = new SqliteConnection($"Data Source={own.File}"))
+        {
+            await db.OpenAsync(token);
+            await using var command = db.CreateCommand();
+            command.CommandText = "UPDATE Jobs SET Document = '{\"format\":\"setf' WHERE Name = 'Damaged'";
+            (await command.ExecuteNonQueryAsync(token)).ShouldBe(1);
+        }
+
+        (await Json(await own.Get("/api/jobs"))).AsArray().Count.ShouldBe(2);
+        await (await own.Get($"/api/jobs/{id}")).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "not-a-job");
+    }
+
+    private async Task<JsonNode> Json(HttpResponseMessage answer)
+    {
+        answer.StatusCode.ShouldBe(HttpStatusCode.OK);
+        return (await answer.Content.ReadFromJsonAsync<JsonNode>(token))!;
+    }
+
+    private async Task<string[]> Names() =>
+        [.. (await Json(await site.Get("/api/jobs"))).AsArray().Select(j => j!["name"]!.GetValue<string>())];
+}

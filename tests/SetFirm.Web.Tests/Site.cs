@@ -1,0 +1,115 @@
+using System.Net;
+using System.Net.Http.Headers;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.AspNetCore.TestHost;
+using Microsoft.Data.Sqlite;
+using Microsoft.Extensions.DependencyInjection;
+using NodaTime;
+using NodaTime.Testing;
+
+namespace SetFirm.Web.Tests;
+
+/// <summary>The service itself on a free port of 127.0.0.1, on a real data file of its own, at a fixed moment.</summary>
+public sealed class Site : WebApplicationFactory<Program>
+{
+    private readonly bool keepFile;
+
+    public Site()
+        : this(null)
+    {
+    }
+
+    /// <param name="file">A data file to open, which then outlives the site; null makes one that does not.</param>
+    /// <param name="settings">Settings of the service.</param>
+    internal Site(string? file, params (string Key, string Value)[] settings)
+    {
+        keepFile = file is not null;
+        File = file ?? NewFile();
+        Settings = settings;
+        UseKestrel(o => o.Listen(IPAddress.Loopback, 0));
+    }
+
+    /// <summary>A Tuesday in May, 09:00 by the site's clock.</summary>
+    public static Instant Now => Instant.FromUtc(2027, 5, 4, 7, 0);
+
+    public string File { get; }
+
+    private (string Key, string Value)[] Settings { get; }
+
+    public static string NewFile() => Path.Combine(Path.GetTempPath(), $"setfirm-{Guid.NewGuid():N}.db");
+
+    public static void Remove(string file)
+    {
+        SqliteConnection.ClearAllPools();
+        foreach (var end in new[] { "", "-wal", "-shm" })
+        {
+            System.IO.File.Delete(file + end);
+        }
+    }
+
+    internal async Task<JsonNode> StartingJobAsync(string name = "Path") =>
+        (await (await Get($"/api/jobs/start?name={name}&units=metric&timeZone=Europe/Berlin")).Content.ReadFromJsonAsync<JsonNode>())!;
+
+    internal async Task<(string Id, JsonNode Document)> AddedAsync(string name = "Path")
+    {
+        var answer = await Send(HttpMethod.Post, "/api/jobs", (await StartingJobAsync(name)).ToJsonString());
+        answer.StatusCode.ShouldBe(HttpStatusCode.Created);
+        var job = (await answer.Content.ReadFromJsonAsync<JsonNode>())!;
+        return (job["id"]!.GetValue<string>(), job["document"]!);
+    }
+
+    internal Task<HttpResponseMessage> Get(string path) => CreateClient().GetAsync(new Uri(path, UriKind.Relative), TestContext.Current.CancellationToken);
+
+    internal Task<HttpResponseMessage> Send(HttpMethod method, string path, string body, string? ifMatch = null, string type = "application/json")
+    {
+        var request = new HttpRequestMessage(method, path) { Content = new StringContent(body, MediaTypeHeaderValue.Parse(type)) };
+        if (ifMatch is not null)
+        {
+            request.Headers.TryAddWithoutValidation("If-Match", ifMatch);
+        }
+
+        return CreateClient().SendAsync(request, TestContext.Current.CancellationToken);
+    }
+
+    protected override void ConfigureWebHost(IWebHostBuilder builder)
+    {
+        builder.UseEnvironment("Testing");
+        builder.UseSetting("SetFirm:Database", File);
+        foreach (var (key, value) in Settings)
+        {
+            builder.UseSetting(key, value);
+        }
+
+        builder.ConfigureTestServices(s => s.AddSingleton<IClock>(new FakeClock(Now)));
+    }
+
+    protected override void Dispose(bool disposing)
+    {
+        base.Dispose(disposing);
+        if (disposing && !keepFile)
+        {
+            Remove(File);
+        }
+    }
+}
+
+/// <summary>What a refusal looks like: problem+json with a stable type, and never a 500.</summary>
+internal static class Refusals
+{
+    public static async Task<JsonNode> ShouldBeRefusedAsync(this HttpResponseMessage answer, HttpStatusCode status, string? type = null)
+    {
+        var text = await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
+        answer.StatusCode.ShouldBe(status, text);
+        answer.Content.Headers.ContentType!.MediaType.ShouldBe("application/problem+json");
+        var problem = JsonNode.Parse(text)!;
+        if (type is not null)
+        {
+            problem["type"]!.GetValue<string>().ShouldBe($"urn:setfirm:problem:{type}");
+        }
+
+        return problem;
+    }
+}

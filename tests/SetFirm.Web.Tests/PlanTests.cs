@@ -113,9 +113,10 @@ public sealed class PlanTests(Site site) : IClassFixture<Site>
         await (await site.Send(HttpMethod.Post, "/api/plan", deep)).ShouldBeRefusedAsync(HttpStatusCode.BadRequest, "unreadable-json");
         await (await site.Send(HttpMethod.Post, "/api/plan", "{}", type: "text/plain")).ShouldBeRefusedAsync(HttpStatusCode.UnsupportedMediaType);
         await (await site.Send(HttpMethod.Post, "/api/plan", $"\"{new string('x', 2_100_000)}\"")).ShouldBeRefusedAsync(HttpStatusCode.RequestEntityTooLarge);
-        using var content = new ByteArrayContent([0x22, 0xff, 0xfe, 0x22]);
+        var job = new JsonObject { ["document"] = await site.StartingJobAsync("@@@@") }.ToJsonString();
+        using var content = new ByteArrayContent([.. Encoding.UTF8.GetBytes(job).Select(b => b == (byte)'@' ? (byte)0xff : b)]);
         content.Headers.ContentType = new("application/json");
-        await (await site.CreateClient().PostAsync(new Uri("/api/plan", UriKind.Relative), content, token)).ShouldBeRefusedAsync(HttpStatusCode.BadRequest, "unreadable-json");
+        await (await site.CreateClient().PostAsync(new Uri("/api/plan", UriKind.Relative), content, token)).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "unreadable-field");
     }
 
     [Fact]

@@ -1,7 +1,8 @@
-using System.Net;
 using System.Net.Http.Json;
+using System.Net;
 using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
+using SetFirm.Tests.Shared;
 
 namespace SetFirm.Web.Tests;
 

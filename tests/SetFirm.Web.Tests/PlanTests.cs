@@ -1,7 +1,8 @@
-using System.Net;
 using System.Net.Http.Json;
-using System.Text;
+using System.Net;
 using System.Text.Json.Nodes;
+using System.Text;
+using SetFirm.Tests.Shared;
 
 namespace SetFirm.Web.Tests;
 

@@ -1,8 +1,9 @@
-using System.Net;
 using System.Net.Http.Json;
+using System.Net;
 using System.Runtime.CompilerServices;
 using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
+using SetFirm.Tests.Shared;
 using SetFirm.Web.Storage;
 
 namespace SetFirm.Web.Tests;

@@ -44,7 +44,7 @@ export const theme = createTheme({
   fontFamily: "'Archivo Variable', sans-serif",
   headings: { fontFamily: "'Archivo Variable', sans-serif", fontWeight: '650' },
   primaryColor: 'chalk',
-  primaryShade: { light: 7, dark: 4 },
+  primaryShade: { light: 7, dark: 6 }, // both carry white text at AA
   autoContrast: true,
   defaultRadius: 3,
   colors: { chalk, slate, dark },

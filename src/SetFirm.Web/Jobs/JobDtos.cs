@@ -23,7 +23,7 @@ public sealed record JobDto(Guid Id, int Version, Instant CreatedAt, Instant Upd
 /// <param name="DoneBy">Last pass closes.</param>
 /// <param name="WetUntil">Keep it wet until.</param>
 /// <param name="RewetHours">Between wettings.</param>
-/// <param name="WalkFrom">Strong enough to walk on.</param>
+/// <param name="WalkFrom">Strong enough to walk on; null once it is, or while not known.</param>
 /// <param name="Decisions">Warnings and errors that wait.</param>
 /// <param name="Outline">The first slab in plan, for its small drawing.</param>
 public sealed record JobLineDto(

@@ -208,7 +208,7 @@ internal static class JobEndpoints
             report.Day?.DoneBy,
             report.Cure?.WetUntil,
             report.Cure?.RewetHours,
-            report.Cure?.Milestones.FirstOrDefault(m => m.Milestone == Core.Curing.Milestone.Walk)?.At,
+            report.Cure?.Milestones.FirstOrDefault(m => m.Milestone == Core.Curing.Milestone.Walk && m.At > now)?.At,
             report.Findings.Count(f => f.Severity >= Severity.Warning),
             report.Shape?.Elements[0]);
     }

@@ -138,17 +138,33 @@ export interface components {
     schemas: {
         /** @description One bag to choose from. */
         BagDto: {
+            /** @description Its name in documents. */
             id: string;
+            /** @description Generic kind. */
             kind: components["schemas"]["BagKind"];
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Of a full bag.
+             */
             massKg: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description Placed from one bag.
+             */
             yieldL: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description At its most water.
+             */
             f28Mpa: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description At 20 °C.
+             */
             initialSetH: number;
+            /** @description How it sets. */
             family: components["schemas"]["MixFamily"];
+            defaultIn: null | components["schemas"]["UnitSystem"];
         };
         /**
          * @description Generic kinds of bag.

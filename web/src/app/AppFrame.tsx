@@ -30,7 +30,7 @@ export function AppFrame({ title, tools, rail, children }: AppFrameProps) {
         {app.skip}
       </a>
       <header className={classes.head}>
-        <Link to="/" className={classes.mark} aria-label={app.yard}>
+        <Link to="/" className={classes.mark} aria-label={app.home}>
           <svg width="26" height="26" viewBox="0 0 32 32" aria-hidden>
             <path d="M5 22 L27 22 L27 26 L5 26 Z" fill="#c08f4c" />
             <path d="M5 13 L27 10.5 L27 22 L5 22 Z" fill="#d9d5ca" />

@@ -174,7 +174,7 @@ export function DayTimeline({ day, format }: { day: DayReport; format: Formats }
   const bar = (zones: number) => (row - 10 - barsTop) / zones;
   const nameY = frame.narrow ? 6 : row / 2 - 3;
   return (
-    <div ref={ref} className={classes.box}>
+    <div ref={ref} className={classes.box} data-tall>
       {ready && (
         <svg width={width} height={height} role="img" aria-label={words.timeline} data-testid="timeline">
           <HourLines frame={frame} height={height} format={format} />
@@ -187,7 +187,7 @@ export function DayTimeline({ day, format }: { day: DayReport; format: Formats }
               x={frame.x(ms(day.start))}
               width={Math.max(2, frame.x(ms(day.mixingEnds)) - frame.x(ms(day.start)))}
               y={barsTop}
-              height={row - 10 - barsTop}
+              height={Math.max(3, row - 10 - barsTop)}
               className={classes.mixing}
             />
             <text

@@ -1,7 +1,7 @@
 import { UnstyledButton } from '@mantine/core';
 import type { CSSProperties } from 'react';
 import type { BatchReport } from '../api/client';
-import { batchSize } from '../shared/batchSize';
+import { Heard } from '../shared/Heard';
 import { quarters, type Formats } from '../shared/format';
 import { load as words } from '../shared/words';
 import classes from './LoadStrip.module.css';
@@ -49,23 +49,31 @@ export function LoadStrip({ batches, capacityL, chosen, onChoose, format }: Load
           key={b.number}
           className={classes.load}
           aria-pressed={b.number === chosen}
-          aria-label={`${words.batch(b.number)}: ${batchSize(b)}, ${format.bulk(b.volumeL)}${b.waterAdded === null ? '' : `, ${words.inAt(format.time(b.waterAdded))}`}`}
           onClick={() => {
             onChoose(b.number);
           }}
         >
-          <span className={classes.time} aria-hidden>
-            {b.waterAdded === null ? '' : format.time(b.waterAdded)}
+          <span className={classes.time}>
+            {b.waterAdded !== null && (
+              <>
+                <Heard>{words.firstWater}</Heard>
+                {format.time(b.waterAdded)}
+              </>
+            )}
           </span>
-          <span className={classes.vessel} aria-hidden>
+          <span className={classes.vessel}>
             <span
               className={classes.fill}
               style={{ height: `${String(Math.min(100, (b.volumeL / capacityL) * 100))}%` }}
             />
-            <span className={classes.number}>{b.number}</span>
+            <span className={classes.number}>
+              <Heard>{words.heardBatch}</Heard>
+              {b.number}
+            </span>
           </span>
-          <span className={classes.size} aria-hidden>
-            {b.bags === null ? quarters(b.cementBuckets ?? 0) : quarters(b.bags)}
+          <span className={classes.size}>
+            {quarters(b.bags ?? b.cementBuckets ?? 0)}
+            <Heard>{b.bags === null ? words.heardBuckets : words.heardBags}</Heard>
           </span>
         </UnstyledButton>
       ))}

@@ -123,6 +123,7 @@ function Edge({
         <text className={classes.length} data-worked-out={edge.workedOut} y={-4}>
           {format.length(edge.lengthM)}
         </text>
+        {' ' /* keeps the two words apart for those who hear them */}
         {long > 96 && (
           <text className={classes.meets} y={12}>
             {meetsWords[edge.meets]}

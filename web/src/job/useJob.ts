@@ -5,13 +5,16 @@ import { historyReducer, opened } from './history';
 import { setAt, type Pointer } from './pointer';
 import { Saver, type Sent } from './saver';
 
+/** Browsers let a request outlive its page only up to 64 KiB. */
+const KEEPALIVE_BYTES = 60_000;
+
 async function send(id: string, version: number, document: JobDocument): Promise<Sent> {
   try {
     const { data, error, response } = await http.PUT('/api/jobs/{id}', {
       params: { path: { id } },
       headers: { 'If-Match': `"${String(version)}"` },
       body: document,
-      keepalive: true, // lets the last save outlive a closing page
+      keepalive: JSON.stringify(document).length < KEEPALIVE_BYTES, // lets the last save outlive a closing page
     });
     if (data) return { kind: 'ok', version: data.version };
     if (response.status === 412) {
@@ -40,8 +43,13 @@ function resume(job: Job) {
       dropDraft(job.id);
     },
   });
-  if (draft !== null && draft.version !== job.version) saver.collide(job.version);
-  return { saver, document: draft?.document ?? job.document };
+  // The last save may have arrived and only its answer been lost: then there is nothing to resume.
+  if (draft === null || JSON.stringify(draft.document) === JSON.stringify(job.document)) {
+    dropDraft(job.id);
+    return { saver, document: job.document };
+  }
+  if (draft.version !== job.version) saver.collide(job.version);
+  return { saver, document: draft.document };
 }
 
 /** A job being edited: every change is kept on this device at once, and by the program a moment later. */

@@ -34,8 +34,10 @@ export function StepLayout({ title, sentence, drawing, figures, notes, controls 
       <p className={classes.sentence} aria-live="polite" data-testid="sentence">
         {sentence}
       </p>
-      <div className={classes.drawing}>{drawing}</div>
-      <dl className={classes.figures}>
+      <div className={classes.drawing} data-testid="drawing">
+        {drawing}
+      </div>
+      <dl className={classes.figures} data-testid="figures">
         {figures.map((f) => (
           <div key={f.label} className={classes.figure} data-lead={f.lead ?? false}>
             <dt>

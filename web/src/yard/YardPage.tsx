@@ -33,17 +33,14 @@ function gist(job: JobLine, f: Formats): string {
   const size = job.orderL === null ? '' : f.bulk(job.orderL);
   const bags = job.bags === null ? '' : words.bags(number(job.bags));
   const plan = [size, bags].filter(Boolean).join(', ');
-  const ahead = (when: string | null) => (when !== null && Date.parse(when) > Date.now() ? when : null);
   const led = (by: string) => [by, plan].filter(Boolean).join(': ');
   switch (job.phase) {
-    case 'keepWet': {
-      const walk = ahead(job.walkFrom);
+    case 'keepWet':
       return words.keptWet(
         job.wetUntil && f.date(job.wetUntil),
         job.rewetHours === null ? null : `${number(job.rewetHours)} h`,
-        walk && f.dateHour(walk),
+        job.walkFrom && f.dateHour(job.walkFrom),
       );
-    }
     case 'pouring':
       return job.doneBy ? words.doneBy(f.time(job.doneBy)) : '';
     case 'planned':

@@ -53,7 +53,8 @@ public static class StartingJob
         return new SlabDocument
         {
             Name = "Slab",
-            Edges = [.. new[] { length, width, length, width }.Select(side => new EdgeDocument { Length = side, Turn = 90, Meets = Meets.Form })],
+            // Two sides said, two worked out: changing either keeps it a rectangle.
+            Edges = [.. new[] { length, width, "", "" }.Select(side => new EdgeDocument { Length = side, Turn = 90, Meets = Meets.Form })],
             Openings = [],
             Thickness = us ? "4\"" : "100 mm",
             Bed = Bed.Levelled,

@@ -3,7 +3,7 @@ import type { Enum, Meets, StepName, StepState } from '../../api/client';
 
 export const app = {
   name: 'Set Firm',
-  yard: 'The yard',
+  home: 'Set Firm, to the yard',
   skip: 'Skip to the plan',
   loading: 'Reading…',
   notFound: 'Nothing is here.',
@@ -63,7 +63,7 @@ export const save = {
   undo: 'Undo',
   redo: 'Redo',
   units: (us: boolean) => (us ? 'US units' : 'Metric'),
-  unitsSwap: (us: boolean) => (us ? 'Show in metric' : 'Show in US customary'),
+  unitsSwap: (us: boolean) => (us ? 'US units: show in metric' : 'Metric: show in US units'),
   download: 'Save a copy',
 };
 
@@ -296,7 +296,7 @@ export const shape = {
   perimeter: 'Round the edge',
   misfit: 'Tapes missed by',
   edgeButton: (n: number, length: string, what: string) =>
-    `Edge ${String(n)}, ${length}, meets ${what}. Press to change.`,
+    `Edge ${String(n)}: ${length} ${what}, press to change`,
   legend: 'Press an edge to change what it meets.',
   scaleBar: 'scale',
 };
@@ -335,6 +335,10 @@ export const load = {
   blocked: 'The batches cannot be told yet. What is missing is said at its field.',
   strip: 'The loads, drawn to size',
   batch: (n: number) => `Batch ${String(n)}`,
+  firstWater: 'first water',
+  heardBatch: 'batch',
+  heardBags: 'bags',
+  heardBuckets: 'buckets of cement',
   capacity: 'Mixer takes',
   count: 'Batches',
   pace: 'A batch every',
@@ -374,8 +378,8 @@ export const day = {
   rainChance: 'Rain till set',
   peak: 'Most drying',
   doneBy: 'Last pass',
-  dayButton: (long: string, low: string, high: string, rain: string, wind: string) =>
-    `${long}: ${low} to ${high}, rain ${rain}, wind to ${wind}`,
+  heardRain: 'rain',
+  heardWind: (wind: string) => `wind to ${wind}`,
   opens: 'opens',
   closes: 'closes',
   pass: 'Pass',

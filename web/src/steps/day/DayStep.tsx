@@ -3,6 +3,7 @@ import { api, type DayReport, type WeatherDay } from '../../api/client';
 import { DayTimeline } from '../../drawing/DayTimeline';
 import { findingsAt, useJobContext } from '../../job/JobContext';
 import { calendarDay, type Formats } from '../../shared/format';
+import { Heard } from '../../shared/Heard';
 import { Notes } from '../../shared/Notes';
 import { StepLayout, type Figure } from '../../shared/StepLayout';
 import { Why } from '../../shared/Why';
@@ -60,13 +61,6 @@ function DayPicker({
             key={d.date}
             className={classes.day}
             aria-pressed={d.date === date}
-            aria-label={words.dayButton(
-              text.long,
-              format.celsius(d.leastC),
-              format.celsius(d.mostC),
-              format.percent(d.rainChance),
-              format.wind(d.windKmh),
-            )}
             onClick={() => {
               onPick(d.date);
             }}
@@ -80,7 +74,11 @@ function DayPicker({
             <span className={classes.wet} aria-hidden>
               <span style={{ height: `${String(d.rainChance * 100)}%` }} />
             </span>
-            <span className={classes.rainText}>{format.percent(d.rainChance)}</span>
+            <span className={classes.rainText}>
+              <Heard>{words.heardRain}</Heard>
+              {format.percent(d.rainChance)}
+              <Heard>{words.heardWind(format.wind(d.windKmh))}</Heard>
+            </span>
           </UnstyledButton>
         );
       })}

@@ -169,7 +169,12 @@ export function MixStep() {
     set(
       '/mix',
       kind === 'bagged'
-        ? { kind, ...common, bag: document.units === 'us' ? 'general-80lb' : 'general-25kg', waterPerBag: '' }
+        ? {
+            kind,
+            ...common,
+            bag: bags.find((b) => b.defaultIn === document.units)?.id ?? bags[0]?.id ?? '',
+            waterPerBag: '',
+          }
         : {
             kind,
             ...common,

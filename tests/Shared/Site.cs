@@ -10,12 +10,13 @@ using Microsoft.Extensions.DependencyInjection;
 using NodaTime;
 using NodaTime.Testing;
 
-namespace SetFirm.Web.Tests;
+namespace SetFirm.Tests.Shared;
 
 /// <summary>The service itself on a free port of 127.0.0.1, on a real data file of its own, at a fixed moment.</summary>
 public sealed class Site : WebApplicationFactory<Program>
 {
     private readonly bool keepFile;
+    private readonly int port;
 
     public Site()
         : this(null)
@@ -25,17 +26,35 @@ public sealed class Site : WebApplicationFactory<Program>
     /// <param name="file">A data file to open, which then outlives the site; null makes one that does not.</param>
     /// <param name="settings">Settings of the service.</param>
     internal Site(string? file, params (string Key, string Value)[] settings)
+        : this(file, 0, settings)
     {
+    }
+
+    /// <param name="file">As above.</param>
+    /// <param name="port">A port to take up again; 0 takes a free one.</param>
+    /// <param name="settings">As above.</param>
+    internal Site(string? file, int port, params (string Key, string Value)[] settings)
+    {
+        this.port = port;
         keepFile = file is not null;
         File = file ?? NewFile();
         Settings = settings;
-        UseKestrel(o => o.Listen(IPAddress.Loopback, 0));
+        UseKestrel(o => o.Listen(IPAddress.Loopback, this.port));
     }
 
     /// <summary>A Tuesday in May, 09:00 by the site's clock.</summary>
     public static Instant Now => Instant.FromUtc(2027, 5, 4, 7, 0);
 
     public string File { get; }
+
+    public Uri Address
+    {
+        get
+        {
+            StartServer();
+            return ClientOptions.BaseAddress;
+        }
+    }
 
     private (string Key, string Value)[] Settings { get; }
 
@@ -93,23 +112,5 @@ public sealed class Site : WebApplicationFactory<Program>
         {
             Remove(File);
         }
-    }
-}
-
-/// <summary>What a refusal looks like: problem+json with a stable type, and never a 500.</summary>
-internal static class Refusals
-{
-    public static async Task<JsonNode> ShouldBeRefusedAsync(this HttpResponseMessage answer, HttpStatusCode status, string? type = null)
-    {
-        var text = await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken);
-        answer.StatusCode.ShouldBe(status, text);
-        answer.Content.Headers.ContentType!.MediaType.ShouldBe("application/problem+json");
-        var problem = JsonNode.Parse(text)!;
-        if (type is not null)
-        {
-            problem["type"]!.GetValue<string>().ShouldBe($"urn:setfirm:problem:{type}");
-        }
-
-        return problem;
     }
 }

@@ -1,0 +1,170 @@
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+using OpenQA.Selenium.Support.UI;
+
+namespace SetFirm.Browser.Tests;
+
+/// <summary>A headless Chromium with a fresh profile, and what a person does with it: look for a field by its label, type, press keys.</summary>
+public sealed class Browser : IDisposable
+{
+    private readonly string profile = Directory.CreateTempSubdirectory("setfirm-chromium-").FullName;
+
+    public Browser()
+    {
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments(
+            "--headless", "--no-sandbox", "--disable-gpu", "--disable-dev-shm-usage", "--disable-quic", "--no-first-run", "--disable-background-networking",
+            "--disable-component-update", "--disable-sync", "--disable-default-apps", "--window-size=1280,800", "--force-device-scale-factor=1",
+            "--hide-scrollbars", "--lang=en-GB", $"--user-data-dir={profile}");
+        options.SetLoggingPreference(LogType.Browser, LogLevel.All);
+        var service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
+        service.SuppressInitialDiagnosticInformation = true;
+        Driver = new ChromeDriver(service, options, TimeSpan.FromSeconds(60));
+        Driver.ExecuteCdpCommand("Emulation.setTimezoneOverride", new Dictionary<string, object?> { ["timezoneId"] = "Europe/Berlin" });
+    }
+
+    public ChromeDriver Driver { get; }
+
+    /// <summary>What the page has complained of since this was last asked.</summary>
+    public string[] Complaints =>
+        [.. Driver.Manage().Logs.GetLog(LogType.Browser).Where(l => l.Level >= LogLevel.Warning).Select(l => l.Message)];
+
+    public string Sentence => Find(By.CssSelector("[data-testid=sentence]")).Text;
+
+    public void Dispose()
+    {
+        Driver.Quit();
+        Driver.Dispose();
+        try
+        {
+            Directory.Delete(profile, recursive: true);
+        }
+        catch (IOException)
+        {
+            // Chromium may still be letting go of its profile; the system clears it.
+        }
+    }
+
+    public void Laptop() => Size(1280, 800, mobile: false);
+
+    public void Phone() => Size(390, 844, mobile: true);
+
+    public void Scheme(string scheme) => Driver.ExecuteScript($"localStorage.setItem('mantine-color-scheme-value', '{scheme}')");
+
+    /// <summary>Goes to a place and waits until it has drawn what it shows.</summary>
+    public void Open(Uri address)
+    {
+        Driver.Navigate().GoToUrl(address);
+        Settled();
+    }
+
+    public void Reload()
+    {
+        Driver.Navigate().Refresh();
+        Settled();
+    }
+
+    /// <summary>Nothing is loading any more, and the drawings have their size.</summary>
+    public void Settled() => Until(() => (bool)Driver.ExecuteScript(
+        "return document.readyState === 'complete' && !document.querySelector('.mantine-Loader-root') && document.querySelector('main')?.children.length > 0")!);
+
+    public IWebElement Find(By by)
+    {
+        IWebElement? found = null;
+        Until(() =>
+        {
+            found = Driver.FindElements(by).FirstOrDefault(e => e.Displayed);
+            return found is not null;
+        });
+        return found!;
+    }
+
+    /// <summary>A field by the label that a person reads, or that a screen reader says.</summary>
+    public IWebElement Field(string label) => Find(By.XPath(
+        $"//*[self::input or self::select][@aria-label={Quoted(label)} or @id=//label[normalize-space()={Quoted(label)}]/@for]"));
+
+    public IWebElement Button(string name) => Find(By.XPath(
+        $"//*[self::button or self::a or @role='button'][@aria-label={Quoted(name)} or normalize-space()={Quoted(name)}]"));
+
+    public void Press(string name) => Button(name).Click();
+
+    /// <summary>Types over what stands in a field, as one would.</summary>
+    public void Type(string label, string text)
+    {
+        var field = Field(label);
+        field.SendKeys(Keys.Control + "a");
+        field.SendKeys(text.Length == 0 ? Keys.Delete : text);
+    }
+
+    public void Choose(string label, string option) => new SelectElement(Field(label)).SelectByText(option);
+
+    /// <summary>Keys to whatever has the focus.</summary>
+    public void Keyboard(params string[] keys)
+    {
+        foreach (var key in keys)
+        {
+            Driver.SwitchTo().ActiveElement().SendKeys(key);
+        }
+    }
+
+    public void Chord(string modifier, string key) => Keyboard(modifier + key);
+
+    public void Step(string name)
+    {
+        Find(By.XPath($"//nav//a[contains(., {Quoted(name)})]")).Click();
+        Until(() => Driver.Url.EndsWith("/" + name, StringComparison.OrdinalIgnoreCase));
+        Settled();
+    }
+
+    /// <summary>The value beside the name of a figure.</summary>
+    public string Figure(string label) => Find(By.XPath($"//dl//dt[starts-with(normalize-space(), {Quoted(label)})]/following-sibling::dd")).Text;
+
+    public void Saved() => Until(() => Find(By.CssSelector("[data-testid=save]")).GetAttribute("data-state") == "saved");
+
+    public void Until(Func<bool> holds)
+    {
+        var wait = new WebDriverWait(Driver, TimeSpan.FromSeconds(20)) { PollingInterval = TimeSpan.FromMilliseconds(50) };
+        wait.IgnoreExceptionTypes(typeof(StaleElementReferenceException), typeof(NoSuchElementException));
+        wait.Until(_ => holds());
+    }
+
+    public void Says(string part)
+    {
+        try
+        {
+            Until(() => Sentence.Contains(part, StringComparison.Ordinal));
+        }
+        catch (WebDriverTimeoutException)
+        {
+            Sentence.ShouldContain(part, Case.Sensitive);
+        }
+    }
+
+    /// <summary>What axe finds wrong, a line a fault.</summary>
+    public string AxeFaults()
+    {
+        Driver.Manage().Timeouts().AsynchronousJavaScript = TimeSpan.FromSeconds(30);
+        Driver.ExecuteScript(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "axe.min.js")));
+        return (string)Driver.ExecuteAsyncScript(
+            "const done = arguments[arguments.length - 1];"
+            + "axe.run(document, { resultTypes: ['violations'] }).then(r => done(r.violations.map(v =>"
+            + " v.impact + ' ' + v.id + ': ' + v.nodes.map(n => n.target.join(' ') + ' ' + n.failureSummary).join('; ')).join('\\n')))")!;
+    }
+
+    /// <summary>How far the page would scroll beyond its window, pixels: across, down.</summary>
+    public (long Across, long Down) Overflow() => (
+        (long)Driver.ExecuteScript("return document.documentElement.scrollWidth - window.innerWidth")!,
+        (long)Driver.ExecuteScript("return document.documentElement.scrollHeight - window.innerHeight")!);
+
+    public void Screenshot(string path) => Driver.GetScreenshot().SaveAsFile(path);
+
+    private static string Quoted(string text) => text.Contains('\'', StringComparison.Ordinal) ? $"\"{text}\"" : $"'{text}'";
+
+    private void Size(int width, int height, bool mobile) => Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?>
+    {
+        ["width"] = width,
+        ["height"] = height,
+        ["deviceScaleFactor"] = 1,
+        ["mobile"] = mobile,
+    });
+}

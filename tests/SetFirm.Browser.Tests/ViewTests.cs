@@ -1,0 +1,117 @@
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using OpenQA.Selenium;
+using SetFirm.Tests.Shared;
+
+namespace SetFirm.Browser.Tests;
+
+/// <summary>The demo's views as they stand: sound for a screen reader, whole on a screen, light and dark.</summary>
+public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClassFixture<ViewTests.DemoSite>, IClassFixture<Browser>
+{
+    private static readonly string[] Steps = ["shape", "mix", "load", "day", "cure"];
+
+    /// <summary>Where the pictures go; <c>./setfirm shots</c> names docs/screenshots.</summary>
+    private static readonly string Pictures = Environment.GetEnvironmentVariable("SETFIRM_SCREENSHOTS") is { Length: > 0 } folder
+        ? folder
+        : Path.Combine(AppContext.BaseDirectory, "screenshots");
+
+    [Theory]
+    [InlineData("light", false)]
+    [InlineData("dark", false)]
+    [InlineData("light", true)]
+    [InlineData("dark", true)]
+    public async Task Axe_finds_nothing_in_any_view(string scheme, bool phone)
+    {
+        Size(phone);
+        browser.Open(site.Site.Address);
+        browser.Scheme(scheme);
+        foreach (var view in await ViewsAsync())
+        {
+            browser.Open(view);
+            browser.AxeFaults().ShouldBeEmpty($"{view} {scheme}");
+        }
+
+        browser.Press("Why? Keep wet until");
+        browser.Find(By.XPath("//*[@role='dialog']"));
+        browser.AxeFaults().ShouldBeEmpty($"an open Why? {scheme}");
+        browser.Scheme("light");
+        browser.Complaints.ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task On_a_laptop_no_step_needs_the_page_to_scroll_for_its_answer_drawing_and_figures()
+    {
+        browser.Laptop();
+        foreach (var view in await ViewsAsync())
+        {
+            browser.Open(view);
+            browser.Overflow().ShouldBe((0, 0), view.ToString());
+            foreach (var part in browser.Driver.FindElements(By.CssSelector("[data-testid=sentence], [data-testid=drawing], [data-testid=figures]")))
+            {
+                (part.Location.Y + part.Size.Height).ShouldBeLessThanOrEqualTo(800, view.ToString());
+                part.Size.Height.ShouldBeGreaterThan(20);
+            }
+        }
+    }
+
+    [Fact]
+    public async Task Every_view_is_pictured()
+    {
+        Directory.CreateDirectory(Pictures);
+        foreach (var phone in new[] { false, true })
+        {
+            Size(phone);
+            foreach (var view in await ViewsAsync())
+            {
+                var name = view.Segments[^1].Trim('/') is { Length: > 0 } step ? step : "yard";
+                browser.Open(view);
+                await Task.Delay(900, TestContext.Current.CancellationToken); // drawings and the chart come to rest
+                var file = Path.Combine(Pictures, $"{name}{(phone ? "-phone" : "")}.png");
+                browser.Screenshot(file);
+                new FileInfo(file).Length.ShouldBeGreaterThan(10_000, name);
+            }
+        }
+
+        browser.Laptop();
+        browser.Scheme("dark");
+        browser.Open((await ViewsAsync())[4]);
+        await Task.Delay(900, TestContext.Current.CancellationToken);
+        browser.Screenshot(Path.Combine(Pictures, "day-dark.png"));
+        browser.Scheme("light");
+    }
+
+    private void Size(bool phone)
+    {
+        if (phone)
+        {
+            browser.Phone();
+        }
+        else
+        {
+            browser.Laptop();
+        }
+    }
+
+    private async Task<Uri[]> ViewsAsync()
+    {
+        var jobs = (await (await site.Site.Get("/api/jobs")).Content.ReadFromJsonAsync<JsonNode>(TestContext.Current.CancellationToken))!.AsArray();
+        var terrace = jobs.Single(j => j!["name"]!.GetValue<string>() == "Breakfast terrace")!["id"]!.GetValue<string>();
+        return [site.Site.Address, .. Steps.Select(step => new Uri(site.Site.Address, $"/jobs/{terrace}/{step}"))];
+    }
+
+    /// <summary>A site with the demo yard laid out.</summary>
+    public sealed class DemoSite : IDisposable
+    {
+        private readonly string file = Site.NewFile();
+
+        public DemoSite() => Site = new Site(file, ("SetFirm:Demo", "true"));
+
+        public Site Site { get; }
+
+        public void Dispose()
+        {
+            Site.Dispose();
+            Site.Remove(file);
+        }
+    }
+}

@@ -1,0 +1,142 @@
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
+import type { JobDocument } from '../api/client';
+import type { Draft } from './draft';
+import { historyReducer, opened } from './history';
+import { setAt } from './pointer';
+import { Saver, type Sent } from './saver';
+
+vi.stubGlobal('window', { location: { origin: 'http://127.0.0.1' } });
+
+const job = (name: string): JobDocument =>
+  ({
+    name,
+    elements: [{ edges: [{ length: '1 m' }, { length: '2 m' }] }],
+    mixing: { hands: 1 },
+  }) as unknown as JobDocument;
+
+describe('pointers', () => {
+  test('one value changes and what is not on the way to it is shared', () => {
+    const before = job('a');
+    const after = setAt(before, '/elements/0/edges/1/length', '3 m');
+    expect(after.elements[0]?.edges[1]?.length).toBe('3 m');
+    expect(before.elements[0]?.edges[1]?.length).toBe('2 m');
+    expect(after.mixing).toBe(before.mixing);
+    expect(after.elements[0]?.edges[0]).toBe(before.elements[0]?.edges[0]);
+  });
+});
+
+describe('undo and redo', () => {
+  const edit = (at: number, field: string, name: string) => ({
+    kind: 'edit' as const,
+    field,
+    job: job(name),
+    at,
+  });
+
+  test('typing on in one field is one change; a pause or another field makes a new one', () => {
+    let h = opened(job(''));
+    h = historyReducer(h, edit(0, '/name', 'P'));
+    h = historyReducer(h, edit(200, '/name', 'Pa'));
+    h = historyReducer(h, edit(4000, '/name', 'Pat'));
+    h = historyReducer(h, edit(4100, '/units', 'Path'));
+    expect(h.past.map((p) => p.name)).toEqual(['', 'Pa', 'Pat']);
+  });
+
+  test('undo goes back, redo forward, and a new edit forgets what was undone', () => {
+    let h = opened(job('one'));
+    h = historyReducer(h, edit(0, '/a', 'two'));
+    h = historyReducer(h, edit(0, '/b', 'three'));
+    h = historyReducer(h, { kind: 'undo' });
+    h = historyReducer(h, { kind: 'undo' });
+    expect(h.now.name).toBe('one');
+    expect(historyReducer(h, { kind: 'undo' })).toBe(h);
+    h = historyReducer(h, { kind: 'redo' });
+    expect(h.now.name).toBe('two');
+    h = historyReducer(h, edit(1, '/b', 'other'));
+    expect(historyReducer(h, { kind: 'redo' })).toBe(h);
+  });
+});
+
+describe('saving', () => {
+  beforeEach(() => vi.useFakeTimers());
+  afterEach(() => vi.useRealTimers());
+
+  function saverWith(...answers: Sent[]) {
+    const sent: [number, string][] = [];
+    let kept: Draft | null = null;
+    const saver = new Saver(job('start'), 1, {
+      send: (version, document) => {
+        sent.push([version, document.name]);
+        return Promise.resolve(answers.shift() ?? { kind: 'ok', version: version + 1 });
+      },
+      keep: (draft) => (kept = draft),
+      drop: () => (kept = null),
+    });
+    return { saver, sent, draft: () => kept };
+  }
+
+  test('a change is kept on the device at once and sent after a pause, the last one only', async () => {
+    const { saver, sent, draft } = saverWith();
+    saver.change(job('a'));
+    saver.change(job('ab'));
+    expect(draft()?.document.name).toBe('ab');
+    expect(sent).toEqual([]);
+    await vi.advanceTimersByTimeAsync(400);
+    expect(sent).toEqual([[1, 'ab']]);
+    expect(saver.state.kind).toBe('saved');
+    expect(draft()).toBeNull();
+  });
+
+  test('each save names the version the one before it made', async () => {
+    const { saver, sent } = saverWith();
+    saver.change(job('a'));
+    await vi.advanceTimersByTimeAsync(400);
+    saver.change(job('b'));
+    await vi.advanceTimersByTimeAsync(400);
+    expect(sent).toEqual([
+      [1, 'a'],
+      [2, 'b'],
+    ]);
+  });
+
+  test('with no answer the draft stays and it is tried again until it is taken', async () => {
+    const { saver, sent, draft } = saverWith({ kind: 'waiting' }, { kind: 'waiting' });
+    saver.change(job('a'));
+    await vi.advanceTimersByTimeAsync(400);
+    expect(saver.state.kind).toBe('waiting');
+    expect(draft()?.document.name).toBe('a');
+    await vi.advanceTimersByTimeAsync(6000);
+    expect(sent.length).toBe(3);
+    expect(saver.state.kind).toBe('saved');
+    expect(draft()).toBeNull();
+  });
+
+  test('after a conflict nothing is sent until the person chooses, and mine goes on top of theirs', async () => {
+    const { saver, sent } = saverWith({ kind: 'conflict', theirs: 5 });
+    saver.change(job('mine'));
+    await vi.advanceTimersByTimeAsync(400);
+    saver.change(job('mine too'));
+    await vi.advanceTimersByTimeAsync(4000);
+    expect(sent.length).toBe(1);
+    saver.keepMine();
+    await vi.advanceTimersByTimeAsync(400);
+    expect(sent.at(-1)).toEqual([5, 'mine too']);
+    expect(saver.state.kind).toBe('saved');
+  });
+
+  test('taking theirs forgets the draft', async () => {
+    const { saver, draft } = saverWith({ kind: 'conflict', theirs: 5 });
+    saver.change(job('mine'));
+    await vi.advanceTimersByTimeAsync(400);
+    saver.takeTheirs(job('theirs'), 5);
+    expect(draft()).toBeNull();
+    expect(saver.state.kind).toBe('saved');
+  });
+
+  test('a page that goes away sends what is waiting at once', () => {
+    const { saver, sent } = saverWith();
+    saver.change(job('a'));
+    saver.flush();
+    expect(sent).toEqual([[1, 'a']]);
+  });
+});

@@ -170,9 +170,9 @@ export function DayTimeline({ day, format }: { day: DayReport; format: Formats }
   const kinds = day.passes.map((p) => p.pass);
   const rowsTop = TOP + AIR + GAP;
   const row = Math.min(58, (height - rowsTop - 22) / (kinds.length + 1));
-  const barsTop = frame.narrow ? 13 : 0;
+  const barsTop = frame.narrow ? 17 : 0;
   const bar = (zones: number) => (row - 10 - barsTop) / zones;
-  const nameY = frame.narrow ? 6 : row / 2 - 3;
+  const nameY = frame.narrow ? 10 : row / 2 - 3;
   return (
     <div ref={ref} className={classes.box} data-tall>
       {ready && (

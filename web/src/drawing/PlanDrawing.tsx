@@ -134,6 +134,18 @@ function Edge({
   );
 }
 
+const openingText = (o: SlabReport['openings'][number], format: Formats) =>
+  `${o.name} ${format.small(o.widthM * 1000)}`;
+
+const CHARACTER = 6;
+
+/** The middle of an opening's name: under it, but kept inside the slab's width. */
+function labelX(slab: SlabReport, text: string, x: number, at: Fit): number {
+  const xs = slab.corners.map((c) => at.x(c.x));
+  const half = (text.length * CHARACTER) / 2 + 4;
+  return Math.max(Math.min(...xs) + half, Math.min(Math.max(...xs) - half, x));
+}
+
 const PATTERNS: [Meets, string][] = [
   ['wall', 'M0 8 L8 0'],
   ['oldSlab', 'M2 2 h1 M6 6 h1'],
@@ -196,12 +208,12 @@ export function PlanDrawing({ slab, format, onEdge }: PlanDrawingProps) {
                 />
               )}
               <text
-                x={at.x(o.centre.x)}
+                x={labelX(slab, openingText(o, format), at.x(o.centre.x), at)}
                 y={at.y(o.centre.y) + (o.depthM / 2) * at.scale + 14}
                 className={classes.openingName}
                 data-middle
               >
-                {`${o.name} ${format.small(o.widthM * 1000)}`}
+                {openingText(o, format)}
               </text>
             </g>
           ))}

@@ -14,6 +14,7 @@ interface WaterLadderProps {
   format: Formats;
 }
 
+const NARROW = 460;
 const LEFT = 62;
 const RIGHT = 28;
 const TOP = 42;
@@ -35,7 +36,7 @@ export function WaterLadder({ rungs, planned, range, to, format }: WaterLadderPr
       {ready && (
         <svg width={width} height={height} role="img" aria-label={words.ladderLong(to)} data-testid="ladder">
           <text x={16} y={22} className={classes.title}>
-            {words.ladderLong(to)}
+            {width < NARROW ? words.ladder(to) : words.ladderLong(to)}
           </text>
           {range && (
             <g>

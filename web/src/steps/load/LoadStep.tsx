@@ -27,7 +27,6 @@ function sentenceOf(load: Load | null): string {
 const figuresOf = (load: Load, format: Formats): Figure[] => [
   { label: words.count, value: number(load.batches.length), lead: true, why: { code: 'batchCount' } },
   { label: words.pace, value: duration(load.startToStartMin), why: { code: 'cycle' } },
-  { label: words.total, value: duration(load.mixingMin) },
   { label: words.capacity, value: format.litres(load.capacityL), why: { code: 'capacity' } },
   {
     label: words.joint,

@@ -45,25 +45,25 @@ public enum Source
 }
 
 /// <summary>A source and the range in which what we take from it holds.</summary>
-public sealed record Citation(string Reference, string Range);
+public sealed record Citation(Source Source, string Reference, string Range);
 
 /// <summary>The one list of citations.</summary>
 public static class Citations
 {
     public static Citation Of(Source source) => source switch
     {
-        Source.Geometry => new("Plane geometry", "exact"),
-        Source.SitePractice => new("Site practice; a starting value, yours to change", "home pours"),
-        Source.Aci211 => new("ACI 211.1, tables 6.3.3 and 6.3.4(a)", "w/c 0.40-0.82, slump 25-175 mm"),
-        Source.Aci302 => new("ACI 302.1R, guide to floor finishing", "slabs on ground"),
-        Source.Aci305 => new("ACI 305R, hot weather", "evaporation 0-2 kg/m²/h, concrete to 35 °C"),
-        Source.Aci306 => new("ACI 306R, cold weather", "air below 4 °C, sections under 300 mm"),
-        Source.Aci308 => new("ACI 308R, curing", "Portland cement concrete"),
-        Source.Aci318 => new("ACI 318, exposure classes", "strength and w/c of structural concrete"),
-        Source.AstmC403 => new("ASTM C403, setting time by penetration", "initial set 3.5 MPa, final set 27.6 MPa of needle pressure"),
-        Source.AstmC1074 => new("ASTM C1074, equivalent age, Q = 5000 K, reference 20 °C", "0-50 °C"),
-        Source.En1992 => new("EN 1992-1-1, 3.1.2, strength with age", "from three times final set onward"),
-        Source.Uno1998 => new("Uno, ACI Materials Journal, 1998", "wind at 0.5 m; air 5-40 °C"),
+        Source.Geometry => new(source, "Plane geometry", "exact"),
+        Source.SitePractice => new(source, "Site practice; a starting value, yours to change", "home pours"),
+        Source.Aci211 => new(source, "ACI 211.1, tables 6.3.3 and 6.3.4(a)", "w/c 0.40-0.82, slump 25-175 mm"),
+        Source.Aci302 => new(source, "ACI 302.1R, guide to floor finishing", "slabs on ground"),
+        Source.Aci305 => new(source, "ACI 305R, hot weather", "evaporation 0-2 kg/m²/h, concrete to 35 °C"),
+        Source.Aci306 => new(source, "ACI 306R, cold weather", "air below 4 °C, sections under 300 mm"),
+        Source.Aci308 => new(source, "ACI 308R, curing", "Portland cement concrete"),
+        Source.Aci318 => new(source, "ACI 318, exposure classes", "strength and w/c of structural concrete"),
+        Source.AstmC403 => new(source, "ASTM C403, setting time by penetration", "initial set 3.5 MPa, final set 27.6 MPa of needle pressure"),
+        Source.AstmC1074 => new(source, "ASTM C1074, equivalent age, Q = 5000 K, reference 20 °C", "0-50 °C"),
+        Source.En1992 => new(source, "EN 1992-1-1, 3.1.2, strength with age", "from three times final set onward"),
+        Source.Uno1998 => new(source, "Uno, ACI Materials Journal, 1998", "wind at 0.5 m; air 5-40 °C"),
         _ => throw new ArgumentOutOfRangeException(nameof(source), source, "has no citation"),
     };
 }
@@ -73,8 +73,8 @@ public static class Citations
 /// <param name="Of">What it was worked out for, where a figure occurs several times: an element, a pass, a milestone; else empty.</param>
 /// <param name="Inputs">Values by name; the name ends in the unit.</param>
 /// <param name="Result">The result, in the unit that the code implies.</param>
-/// <param name="Sources">Where the formula and its constants come from.</param>
-public sealed record Explanation(WhyCode Code, string Of, IReadOnlyDictionary<string, double> Inputs, double Result, IReadOnlyList<Citation> Sources)
+/// <param name="Sources">Where the formula and its constants come from; <see cref="Citations"/> has their words.</param>
+public sealed record Explanation(WhyCode Code, string Of, IReadOnlyDictionary<string, double> Inputs, double Result, IReadOnlyList<Source> Sources)
 {
     public static Explanation For(
         WhyCode code, string of, double result, Source source, params ReadOnlySpan<(string Name, double Value)> inputs)
@@ -85,8 +85,8 @@ public sealed record Explanation(WhyCode Code, string Of, IReadOnlyDictionary<st
             values.Add(name, value);
         }
 
-        return new Explanation(code, of, values, result, [Citations.Of(source)]);
+        return new Explanation(code, of, values, result, [source]);
     }
 
-    public Explanation And(Source source) => this with { Sources = [.. Sources, Citations.Of(source)] };
+    public Explanation And(Source source) => this with { Sources = [.. Sources, source] };
 }

@@ -143,18 +143,25 @@ internal static class CureStep
         return new MilestoneReport(rule.Milestone, at, needs);
     }
 
-    /// <summary>First step at which the strength is there; never before final set.</summary>
+    /// <summary>First step at which the strength is there; never before final set. Strength never falls, so halving finds it.</summary>
     private static Instant? WhenStrong(ConcreteMix mix, SlabHistory history, double mpa, double wetEquivalentHours)
     {
-        for (var i = 0; i < history.StepHours.Length; i++)
+        var finalSet = mix.ToFinalSet.TotalHours;
+        var (from, to) = (0, history.StepHours.Length);
+        while (from < to)
         {
-            var equivalent = history.StepEquivalentHours[i];
-            if (equivalent >= mix.ToFinalSet.TotalHours && StrengthGain.Stopped(mix, wetEquivalentHours, equivalent) >= mpa)
+            var middle = (from + to) / 2;
+            var equivalent = history.StepEquivalentHours[middle];
+            if (equivalent >= finalSet && StrengthGain.Stopped(mix, wetEquivalentHours, equivalent) >= mpa)
             {
-                return history.WaterAdded + Duration.FromHours(history.StepHours[i]);
+                to = middle;
+            }
+            else
+            {
+                from = middle + 1;
             }
         }
 
-        return null;
+        return from == history.StepHours.Length ? null : history.WaterAdded + Duration.FromHours(history.StepHours[from]);
     }
 }

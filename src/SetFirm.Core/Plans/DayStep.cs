@@ -7,6 +7,7 @@ using SetFirm.Core.Mixes;
 using SetFirm.Core.Plans.Document;
 using SetFirm.Core.Plans.Report;
 using SetFirm.Core.PourDay;
+using SetFirm.Core.Quantities;
 using SetFirm.Core.Setting;
 using SetFirm.Core.Weather;
 
@@ -49,12 +50,13 @@ internal static class DayStep
         var mix = recipe.Mix;
         var schedule = load.Schedule(start);
         var mixC = MixTemperature(mix, weather.At(start).AirC, job.Mixing.WaterC, gate);
-        var zones = ZonesOf(shape, mix, load, schedule, mixC, weather, model, gate);
+        var histories = new ZoneHistories(mix, mixC, weather, model);
+        var zones = ZonesOf(shape, mix, load, schedule, histories, gate);
         var jointLimit = CheckJoint(mix, mixC, schedule, load, gate);
         var last = shape.Slabs[^1];
         var youngest = new ZonePour(mix, last.Shape.Thickness, mixC, schedule.Batches[^1].WaterAdded);
-        var first = model.Follow(youngest with { Depth = shape.Slabs[0].Shape.Thickness, WaterAdded = start }, weather, FollowZones);
-        var newest = model.Follow(youngest, weather, FollowZones);
+        var first = histories.Of(shape.Slabs[0].Shape.Thickness, start);
+        var newest = histories.Of(youngest.Depth, youngest.WaterAdded);
         var initialSet = first.WhenEquivalentHours(mix.ToInitialSet.TotalHours);
         var finalSet = newest.WhenEquivalentHours(mix.ToFinalSet.TotalHours);
         var passes = Together(zones);
@@ -93,16 +95,15 @@ internal static class DayStep
     }
 
     private static List<ZoneReport> ZonesOf(
-        PlannedShape shape, ConcreteMix mix, PlannedLoad load, PourSchedule schedule, double mixC, HourlyWeather weather, ISlabModel model, Gate gate)
+        PlannedShape shape, ConcreteMix mix, PlannedLoad load, PourSchedule schedule, ZoneHistories histories, Gate gate)
     {
         var zones = new List<ZoneReport>();
         foreach (var zone in Zones.Cut(load.Batches, schedule, [.. shape.Slabs.Select(s => s.OrderL)], mix.ToInitialSet))
         {
             var slab = shape.Slabs[zone.Element];
             var (first, last) = (schedule.Batches[zone.FirstBatch], schedule.Batches[zone.LastBatch]);
-            var pour = new ZonePour(mix, slab.Shape.Thickness, mixC, first.WaterAdded);
-            var oldest = model.Follow(pour, weather, FollowZones);
-            var youngest = zone.FirstBatch == zone.LastBatch ? oldest : model.Follow(pour with { WaterAdded = last.WaterAdded }, weather, FollowZones);
+            var oldest = histories.Of(slab.Shape.Thickness, first.WaterAdded);
+            var youngest = histories.Of(slab.Shape.Thickness, last.WaterAdded);
             var number = zones.Count + 1;
             var passes = new List<PassReport>();
             foreach (var rule in Finishes.Chain(slab.Said.Finish, mix.Family == MixFamily.Rapid))
@@ -264,6 +265,23 @@ internal static class DayStep
         foreach (var pass in day.Passes.Where(p => weather.At(p.Closes).SunWm2 < DarkWm2).Take(1))
         {
             gate.Add(Finding.Of(FindingCode.AfterDark, Severity.Warning, "/day/start").Naming("pass", Gate.CamelCase(pass.Pass.ToString())));
+        }
+    }
+
+    /// <summary>Zones of one depth and age have one history; it is followed once.</summary>
+    private sealed class ZoneHistories(ConcreteMix mix, double mixC, HourlyWeather weather, ISlabModel model)
+    {
+        private readonly Dictionary<(Length Depth, Instant WaterAdded), SlabHistory> known = [];
+
+        public SlabHistory Of(Length depth, Instant waterAdded)
+        {
+            if (!known.TryGetValue((depth, waterAdded), out var history))
+            {
+                history = model.Follow(new ZonePour(mix, depth, mixC, waterAdded), weather, FollowZones);
+                known.Add((depth, waterAdded), history);
+            }
+
+            return history;
         }
     }
 }

@@ -48,6 +48,7 @@ public static class Planner
             Readings = gate.Readings,
             Findings = [.. gate.Findings.OrderByDescending(f => f.Severity)],
             Explanations = gate.Explanations,
+            Citations = [.. gate.Explanations.SelectMany(e => e.Sources).Distinct().Order().Select(Citations.Of)],
             Steps = StepStates.Of(gate.Findings, shape is not null, recipe is not null, load is not null, day is not null, cure is not null),
         };
     }

@@ -14,15 +14,17 @@ namespace SetFirm.Core.Setting;
 public sealed class AirFollowingSlab : ISlabModel
 {
     private const double HeatJPerM3K = 2.4e6;
-    private const double FineUntilHours = 30;
-    private const double CoarseStepHours = 1;
+
+    /// <summary>Steps grow with age, as changes slow down: hours of age until which a step of so many hours holds.</summary>
+    private static readonly (double Until, double Step)[] Steps = [(12, 1 / 6.0), (48, 0.5), (14 * 24, 1), (double.MaxValue, 4)];
+
+    private static readonly (double Until, double Step)[] RapidSteps = [(6, 1 / 60.0), .. Steps];
 
     public SlabHistory Follow(ZonePour pour, HourlyWeather weather, Duration span)
     {
         ArgumentNullException.ThrowIfNull(pour);
         ArgumentNullException.ThrowIfNull(weather);
-        var fine = pour.Mix.Family == MixFamily.Rapid ? 1 / 60.0 : 1 / 12.0;
-        var hours = Steps(fine, span.TotalHours);
+        var hours = Hours(pour.Mix.Family == MixFamily.Rapid ? RapidSteps : Steps, span.TotalHours);
         var temperature = new double[hours.Length];
         var equivalent = new double[hours.Length];
         var start = (pour.WaterAdded - weather.Start).TotalHours;
@@ -43,22 +45,22 @@ public sealed class AirFollowingSlab : ISlabModel
         return new SlabHistory(pour.WaterAdded, hours, temperature, equivalent);
     }
 
-    private static double[] Steps(double fine, double span)
+    private static double[] Hours((double Until, double Step)[] steps, double span)
     {
-        var fineSpan = Math.Min(span, FineUntilHours);
-        var fineCount = (int)Math.Ceiling(fineSpan / fine);
-        var coarseCount = (int)Math.Ceiling((span - fineSpan) / CoarseStepHours);
-        var hours = new double[fineCount + coarseCount + 1];
-        for (var i = 1; i <= fineCount; i++)
+        var hours = new List<double> { 0 };
+        var from = 0.0;
+        foreach (var (until, step) in steps)
         {
-            hours[i] = fineSpan * i / fineCount;
+            var to = Math.Min(span, until);
+            var count = to > from ? (int)Math.Ceiling((to - from) / step) : 0;
+            for (var i = 1; i <= count; i++)
+            {
+                hours.Add(from + ((to - from) * i / count));
+            }
+
+            from = Math.Max(from, to);
         }
 
-        for (var i = 1; i <= coarseCount; i++)
-        {
-            hours[fineCount + i] = fineSpan + ((span - fineSpan) * i / coarseCount);
-        }
-
-        return hours;
+        return [.. hours];
     }
 }

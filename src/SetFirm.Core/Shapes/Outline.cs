@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using NetTopologySuite.Geometries;
+using NetTopologySuite.Geometries.Prepared;
 using NetTopologySuite.Operation.Valid;
 using SetFirm.Core.Quantities;
 
@@ -51,9 +52,10 @@ public sealed class Outline
         }
 
         var holes = openings.Select(Hole).ToArray();
+        var inside = PreparedGeometryFactory.Prepare(ring); // indexes the ring once for all openings
         for (var i = 0; i < holes.Length; i++)
         {
-            if (!ring.Covers(holes[i]))
+            if (!inside.Covers(holes[i]))
             {
                 return new OutlineCheck.OpeningOutside(i);
             }

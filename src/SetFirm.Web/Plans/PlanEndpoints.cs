@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Text.Json;
+using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.Extensions.Options;
 using NodaTime;
@@ -57,12 +58,16 @@ internal static class PlanEndpoints
 
         if (!body.Json.TryGetProperty("weather", out var given) || given.ValueKind == JsonValueKind.Null)
         {
-            return TypedResults.Ok(Planner.Plan(job, weather.For(job)));
+            return Answer(Planner.Plan(job, weather.For(job)), json.Value.SerializerOptions);
         }
 
         var (hours, problem) = Read(given, json.Value.SerializerOptions);
-        return hours is null ? problem! : TypedResults.Ok(Planner.Plan(job, hours));
+        return hours is null ? problem! : Answer(Planner.Plan(job, hours), json.Value.SerializerOptions);
     }
+
+    // Written whole, so that it leaves in one send: this is answered with every key pressed.
+    private static FileContentHttpResult Answer(PlanReport report, JsonSerializerOptions options) =>
+        TypedResults.Bytes(JsonSerializer.SerializeToUtf8Bytes(report, options), "application/json; charset=utf-8");
 
     private static (HourlyWeather? Weather, IResult? Problem) Read(JsonElement given, JsonSerializerOptions options)
     {

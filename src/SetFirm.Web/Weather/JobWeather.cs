@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using NodaTime;
 using NodaTime.Text;
 using SetFirm.Core.Plans.Document;
@@ -8,10 +9,15 @@ namespace SetFirm.Web.Weather;
 /// <summary>The weather a job is planned with: from its day, or from today where that is earlier, to the end of the forecast.</summary>
 internal sealed class JobWeather(IHourlyForecast forecast, IClock clock)
 {
+    // A job is planned with every key pressed; its days change once a day.
+    private readonly ConcurrentDictionary<(Instant From, int Days), HourlyWeather> recent = new();
+
     public const int ForecastDays = 14;
 
     /// <summary>Looking back further than this would not change any date.</summary>
     private const int MostDays = 90;
+
+    private const int MostKept = 64;
 
     public HourlyWeather For(JobDocument job)
     {
@@ -21,7 +27,12 @@ internal sealed class JobWeather(IHourlyForecast forecast, IClock clock)
             : today;
         var from = Instant.Min(today, day);
         var days = Math.Min(MostDays, (today - from).Days + ForecastDays);
-        return forecast.Hours(from, days * 24);
+        if (recent.Count > MostKept)
+        {
+            recent.Clear();
+        }
+
+        return recent.GetOrAdd((from, days), run => forecast.Hours(run.From, run.Days * 24));
     }
 
     public HourlyWeather Forecast() => forecast.Hours(Midnight(clock.GetCurrentInstant().InUtc().Date), ForecastDays * 24);

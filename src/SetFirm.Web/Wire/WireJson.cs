@@ -13,6 +13,7 @@ internal static class WireJson
 {
     public static void Configure(JsonSerializerOptions options)
     {
+        options.Converters.Add(new InstantConverter()); // stands before NodaTime's own, which is several times slower
         options.ConfigureForNodaTime(DateTimeZoneProviders.Tzdb);
         options.NumberHandling = JsonNumberHandling.Strict;
         options.AllowOutOfOrderMetadataProperties = true;
@@ -51,5 +52,14 @@ internal static class WireJson
         }
 
         return Task.CompletedTask;
+    }
+
+    /// <summary>A report holds some two hundred moments; written this way they cost next to nothing. What may be read stays NodaTime's.</summary>
+    private sealed class InstantConverter : JsonConverter<Instant>
+    {
+        public override Instant Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
+            NodaConverters.InstantConverter.Read(ref reader, typeToConvert, options);
+
+        public override void Write(Utf8JsonWriter writer, Instant value, JsonSerializerOptions options) => writer.WriteStringValue(value.ToDateTimeUtc());
     }
 }

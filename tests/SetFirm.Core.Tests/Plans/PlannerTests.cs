@@ -173,11 +173,14 @@ public sealed class PlannerTests
     {
         foreach (var job in new[] { Samples.Terrace(), Samples.Terrace() with { Mix = Samples.OneTwoThree() } })
         {
-            var explained = Planner.Plan(job, Mild).Explanations;
-            explained.ShouldAllBe(e => e.Inputs.Count > 0 && e.Sources.Count > 0 && e.Sources.All(s => s.Reference.Length > 0));
+            var report = Planner.Plan(job, Mild);
+            var explained = report.Explanations;
+            explained.ShouldAllBe(e => e.Inputs.Count > 0 && e.Sources.Count > 0);
+            explained.SelectMany(e => e.Sources).Distinct().ShouldBe(report.Citations.Select(c => c.Source), ignoreOrder: true);
             explained.Select(e => (e.Code, e.Of)).ShouldBeUnique();
         }
 
+        Enum.GetValues<Source>().Select(Citations.Of).ShouldAllBe(c => c.Reference.Length > 0 && c.Range.Length > 0);
         Enum.GetValues<WhyCode>().Except(
             new[] { Samples.Terrace(), Samples.Terrace() with { Mix = Samples.OneTwoThree() } }
                 .SelectMany(j => Planner.Plan(j, Mild).Explanations).Select(e => e.Code)).ShouldBeEmpty();

@@ -257,6 +257,7 @@ export interface components {
         Bed: "rigid" | "levelled" | "handDug";
         /** @description A source and the range in which what we take from it holds. */
         Citation: {
+            source: components["schemas"]["Source"];
             reference: string;
             range: string;
         };
@@ -425,8 +426,8 @@ export interface components {
              * @description The result, in the unit that the code implies.
              */
             result: number;
-            /** @description Where the formula and its constants come from. */
-            sources: components["schemas"]["Citation"][];
+            /** @description Where the formula and its constants come from; Citations has their words. */
+            sources: components["schemas"]["Source"][];
         };
         /**
          * @description What weather asks of the concrete.
@@ -910,6 +911,8 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             /** @description Why each figure is what it is. */
             explanations: components["schemas"]["Explanation"][];
+            /** @description Whose formulas those are, each once. */
+            citations: components["schemas"]["Citation"][];
             /** @description The steps in working order, with their state. */
             steps: components["schemas"]["StepReport"][];
         };
@@ -1031,6 +1034,11 @@ export interface components {
              */
             orderL: number;
         };
+        /**
+         * @description Standards and papers that figures come from.
+         * @enum {unknown}
+         */
+        Source: "geometry" | "sitePractice" | "aci211" | "aci302" | "aci305" | "aci306" | "aci308" | "aci318" | "astmC403" | "astmC1074" | "en1992" | "uno1998";
         /**
          * @description The steps of a job, in working order.
          * @enum {unknown}

@@ -37,11 +37,13 @@ export function Why({ code, of = '', about }: { code: Explanation['code']; of?: 
             <dd>{words.result(found.result, format)}</dd>
           </div>
         </dl>
-        {found.sources.map((s) => (
-          <p className={classes.source} key={s.reference}>
-            {why.source}: {s.reference} ({why.holds} {s.range})
-          </p>
-        ))}
+        {report.citations
+          .filter((c) => found.sources.includes(c.source))
+          .map((c) => (
+            <p className={classes.source} key={c.source}>
+              {why.source}: {c.reference} ({why.holds} {c.range})
+            </p>
+          ))}
       </Popover.Dropdown>
     </Popover>
   );

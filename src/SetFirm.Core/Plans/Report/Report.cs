@@ -24,6 +24,9 @@ public sealed record PlanReport
     /// <summary>Why each figure is what it is.</summary>
     public required IReadOnlyList<Explanation> Explanations { get; init; }
 
+    /// <summary>Whose formulas those are, each once.</summary>
+    public required IReadOnlyList<Citation> Citations { get; init; }
+
     /// <summary>The steps in working order, with their state.</summary>
     public required IReadOnlyList<StepReport> Steps { get; init; }
 }

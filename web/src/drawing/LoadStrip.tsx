@@ -17,7 +17,8 @@ interface LoadStripProps {
 
 const SMALLEST = 52;
 const LARGEST = 128;
-const GAP = 8;
+const GAP = 10;
+const PADDING = 14;
 /** Height of a load over its width, and the two lines of text on it. */
 const TALL = 1.55;
 const TEXT = 46;
@@ -25,8 +26,8 @@ const TEXT = 46;
 /** The widest load at which all of them stand in the box without scrolling. */
 function loadWidth(count: number, width: number, height: number): number {
   for (let load = LARGEST; load > SMALLEST; load -= 4) {
-    const across = Math.max(1, Math.floor(width / (load + GAP)));
-    if (Math.ceil(count / across) * (load * TALL + TEXT) <= height) return load;
+    const across = Math.max(1, Math.floor((width + GAP) / (load + GAP)));
+    if (Math.ceil(count / across) * (load * TALL + TEXT + GAP) <= height) return load;
   }
   return SMALLEST;
 }
@@ -34,7 +35,7 @@ function loadWidth(count: number, width: number, height: number): number {
 /** The loads in a row, each filled to its size in a mixer of one outline. A load is a button. */
 export function LoadStrip({ batches, capacityL, chosen, onChoose, format }: LoadStripProps) {
   const { ref, width, height } = useSize();
-  const load = loadWidth(batches.length, width, height);
+  const load = loadWidth(batches.length, width - 2 * PADDING, height - 2 * PADDING);
   return (
     <div
       ref={ref}

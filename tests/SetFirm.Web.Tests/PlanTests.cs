@@ -1,7 +1,7 @@
-using System.Net.Http.Json;
 using System.Net;
-using System.Text.Json.Nodes;
+using System.Net.Http.Json;
 using System.Text;
+using System.Text.Json.Nodes;
 using SetFirm.Tests.Shared;
 
 namespace SetFirm.Web.Tests;

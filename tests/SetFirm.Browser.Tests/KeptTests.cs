@@ -1,7 +1,7 @@
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using OpenQA.Selenium;
-using SetFirm.Tests.Shared;
+using SetFirm.Tests.Sites;
 
 namespace SetFirm.Browser.Tests;
 

@@ -1,6 +1,6 @@
 using System.Globalization;
 using OpenQA.Selenium;
-using SetFirm.Tests.Shared;
+using SetFirm.Tests.Sites;
 
 namespace SetFirm.Browser.Tests;
 

@@ -2,7 +2,7 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
-using SetFirm.Tests.Shared;
+using SetFirm.Tests.Sites;
 
 namespace SetFirm.Web.Tests;
 

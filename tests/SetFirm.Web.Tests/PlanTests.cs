@@ -2,7 +2,7 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
-using SetFirm.Tests.Shared;
+using SetFirm.Tests.Sites;
 
 namespace SetFirm.Web.Tests;
 

@@ -3,7 +3,7 @@ using System.Net.Http.Json;
 using System.Runtime.CompilerServices;
 using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
-using SetFirm.Tests.Shared;
+using SetFirm.Tests.Sites;
 using SetFirm.Web.Storage;
 
 namespace SetFirm.Web.Tests;

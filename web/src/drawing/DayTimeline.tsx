@@ -1,6 +1,6 @@
 import type { DayReport, PassReport } from '../api/client';
-import { factText, type Formats } from '../shared/format';
-import { day as words, passes as passWords } from '../shared/words';
+import { factText, type Formats } from '../common/format';
+import { day as words, passes as passWords } from '../common/words';
 import classes from './DayTimeline.module.css';
 import { useSize } from './useSize';
 

@@ -1,9 +1,9 @@
 import { UnstyledButton } from '@mantine/core';
 import type { CSSProperties } from 'react';
 import type { BatchReport } from '../api/client';
-import { Heard } from '../shared/Heard';
-import { quarters, type Formats } from '../shared/format';
-import { load as words } from '../shared/words';
+import { Heard } from '../common/Heard';
+import { quarters, type Formats } from '../common/format';
+import { load as words } from '../common/words';
 import classes from './LoadStrip.module.css';
 import { useSize } from './useSize';
 

@@ -1,6 +1,6 @@
 import type { Meets, SlabReport } from '../api/client';
-import type { Formats } from '../shared/format';
-import { meets as meetsWords, shape as words } from '../shared/words';
+import type { Formats } from '../common/format';
+import { meets as meetsWords, shape as words } from '../common/words';
 import { barFor, fit, type Fit } from './fit';
 import classes from './PlanDrawing.module.css';
 import { useSize } from './useSize';

@@ -1,6 +1,6 @@
 import { createContext, useContext } from 'react';
 import type { Explanation, Finding, JobDocument, PlanReport, ReadingReport, Remedy } from '../api/client';
-import type { Formats } from '../shared/format';
+import type { Formats } from '../common/format';
 import type { Pointer } from './pointer';
 import type { Sections } from './usePlan';
 

@@ -12,8 +12,8 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, http, type JobDocument, type JobLine, type Units } from '../api/client';
 import { AppFrame } from '../app/AppFrame';
-import { calendarDay, formatsFor, number, type Formats } from '../shared/format';
-import { app, save as saveWords, yard as words } from '../shared/words';
+import { calendarDay, formatsFor, number, type Formats } from '../common/format';
+import { app, save as saveWords, yard as words } from '../common/words';
 import { SmallPlan } from './SmallPlan';
 import classes from './YardPage.module.css';
 

@@ -2,13 +2,13 @@ import { Group, Loader } from '@mantine/core';
 import { Suspense, lazy } from 'react';
 import type { CureReport } from '../../api/client';
 import { useJobContext } from '../../job/JobContext';
-import { Amount } from '../../shared/Amount';
-import { number, type Formats } from '../../shared/format';
-import { Notes } from '../../shared/Notes';
-import { Pick } from '../../shared/Pick';
-import { StepLayout, type Figure } from '../../shared/StepLayout';
-import { Why } from '../../shared/Why';
-import { app, cure as words, curing, fields, milestones, steps } from '../../shared/words';
+import { Amount } from '../../common/Amount';
+import { number, type Formats } from '../../common/format';
+import { Notes } from '../../common/Notes';
+import { Pick } from '../../common/Pick';
+import { StepLayout, type Figure } from '../../common/StepLayout';
+import { Why } from '../../common/Why';
+import { app, cure as words, curing, fields, milestones, steps } from '../../common/words';
 import classes from './CureStep.module.css';
 
 // The chart package is large and only wanted here.

@@ -2,8 +2,8 @@ import '@mantine/charts/styles.css';
 import { LineChart } from '@mantine/charts';
 import { useMemo } from 'react';
 import type { CureReport } from '../../api/client';
-import type { Formats } from '../../shared/format';
-import { cure as words, milestones } from '../../shared/words';
+import type { Formats } from '../../common/format';
+import { cure as words, milestones } from '../../common/words';
 import classes from './CureStep.module.css';
 
 /** Milestones that the curve can show without crowding it. */

@@ -2,11 +2,11 @@ import { Group, TextInput, UnstyledButton } from '@mantine/core';
 import { api, type DayReport, type WeatherDay } from '../../api/client';
 import { DayTimeline } from '../../drawing/DayTimeline';
 import { findingsAt, useJobContext } from '../../job/JobContext';
-import { calendarDay, type Formats } from '../../shared/format';
-import { Heard } from '../../shared/Heard';
-import { Notes } from '../../shared/Notes';
-import { StepLayout, type Figure } from '../../shared/StepLayout';
-import { Why } from '../../shared/Why';
+import { calendarDay, type Formats } from '../../common/format';
+import { Heard } from '../../common/Heard';
+import { Notes } from '../../common/Notes';
+import { StepLayout, type Figure } from '../../common/StepLayout';
+import { Why } from '../../common/Why';
 import {
   app,
   day as words,
@@ -15,7 +15,7 @@ import {
   passes,
   passSigns,
   steps,
-} from '../../shared/words';
+} from '../../common/words';
 import classes from './DayStep.module.css';
 
 function sentenceOf(day: DayReport | null, format: Formats): string {

@@ -2,12 +2,12 @@ import { Group, SegmentedControl } from '@mantine/core';
 import { api, type Bag, type MixDocument, type PlanReport } from '../../api/client';
 import { WaterLadder } from '../../drawing/WaterLadder';
 import { useJobContext } from '../../job/JobContext';
-import { Amount } from '../../shared/Amount';
-import { number, quarters, type Formats } from '../../shared/format';
-import { Notes } from '../../shared/Notes';
-import { Pick } from '../../shared/Pick';
-import { Said } from '../../shared/Said';
-import { StepLayout, type Figure } from '../../shared/StepLayout';
+import { Amount } from '../../common/Amount';
+import { number, quarters, type Formats } from '../../common/format';
+import { Notes } from '../../common/Notes';
+import { Pick } from '../../common/Pick';
+import { Said } from '../../common/Said';
+import { StepLayout, type Figure } from '../../common/StepLayout';
 import {
   bagKinds,
   consistencies,
@@ -17,7 +17,7 @@ import {
   mix as words,
   moistures,
   steps,
-} from '../../shared/words';
+} from '../../common/words';
 import classes from './MixStep.module.css';
 
 type Mix = NonNullable<PlanReport['mix']>;

@@ -2,9 +2,9 @@ import { ActionIcon, Button, Group, NativeSelect, NumberInput } from '@mantine/c
 import { IconX } from '@tabler/icons-react';
 import type { EdgeDocument, SlabDocument, SlabReport } from '../../api/client';
 import { useJobContext } from '../../job/JobContext';
-import { Pick } from '../../shared/Pick';
-import { Said } from '../../shared/Said';
-import { fields, meets } from '../../shared/words';
+import { Pick } from '../../common/Pick';
+import { Said } from '../../common/Said';
+import { fields, meets } from '../../common/words';
 import classes from './ShapeStep.module.css';
 
 const edge = (length: string, turn: number): EdgeDocument => ({ length, turn, meets: 'form' });

@@ -2,8 +2,8 @@ import { ActionIcon, Button, Group, TextInput } from '@mantine/core';
 import { IconX } from '@tabler/icons-react';
 import type { OpeningDocument, SlabDocument, Units } from '../../api/client';
 import { useJobContext } from '../../job/JobContext';
-import { Said } from '../../shared/Said';
-import { fields } from '../../shared/words';
+import { Said } from '../../common/Said';
+import { fields } from '../../common/words';
 import classes from './ShapeStep.module.css';
 
 const sizes: Record<Units, { place: string; size: string }> = {

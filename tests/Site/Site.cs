@@ -10,7 +10,7 @@ using Microsoft.Extensions.DependencyInjection;
 using NodaTime;
 using NodaTime.Testing;
 
-namespace SetFirm.Tests.Shared;
+namespace SetFirm.Tests.Sites;
 
 /// <summary>The service itself on a free port of 127.0.0.1, on a real data file of its own, at a fixed moment.</summary>
 public sealed class Site : WebApplicationFactory<Program>

@@ -54,6 +54,33 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
         }
     }
 
+    [Theory]
+    [InlineData("Breakfast terrace")]
+    [InlineData("Bin stand")] // by parts
+    public async Task Every_figure_opens_to_its_formula_in_plain_words(string job)
+    {
+        browser.Laptop();
+        foreach (var view in await ViewsAsync(job))
+        {
+            browser.Open(view);
+            foreach (var figure in browser.Driver.FindElements(By.CssSelector("[data-testid=figures] > div")))
+            {
+                figure.FindElements(By.TagName("button")).Count.ShouldBe(1, $"{figure.Text} has no Why?");
+            }
+
+            foreach (var why in browser.Driver.FindElements(By.XPath("//button[starts-with(@aria-label, 'Why?')]")))
+            {
+                why.SendKeys(Keys.Enter);
+                var sheet = browser.Find(By.XPath("//*[@role='dialog']"));
+                var text = sheet.Text;
+                text.ShouldContain("Source");
+                text.ShouldNotMatch("undefined|NaN|\\b[a-z]+[A-Z][a-z]"); // a name of ours instead of a word
+                browser.Keyboard(Keys.Escape);
+                browser.Until(() => browser.Driver.FindElements(By.XPath("//*[@role='dialog']")).Count == 0);
+            }
+        }
+    }
+
     [Fact]
     public async Task Every_view_is_pictured()
     {
@@ -92,11 +119,11 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
         }
     }
 
-    private async Task<Uri[]> ViewsAsync()
+    private async Task<Uri[]> ViewsAsync(string name = "Breakfast terrace")
     {
         var jobs = (await (await site.Site.Get("/api/jobs")).Content.ReadFromJsonAsync<JsonNode>(TestContext.Current.CancellationToken))!.AsArray();
-        var terrace = jobs.Single(j => j!["name"]!.GetValue<string>() == "Breakfast terrace")!["id"]!.GetValue<string>();
-        return [site.Site.Address, .. Steps.Select(step => new Uri(site.Site.Address, $"/jobs/{terrace}/{step}"))];
+        var id = jobs.Single(j => j!["name"]!.GetValue<string>() == name)!["id"]!.GetValue<string>();
+        return [site.Site.Address, .. Steps.Select(step => new Uri(site.Site.Address, $"/jobs/{id}/{step}"))];
     }
 
     /// <summary>A site with the demo yard laid out.</summary>

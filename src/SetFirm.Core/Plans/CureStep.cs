@@ -80,6 +80,7 @@ internal static class CureStep
         var (mean, store) = (sum / hours, Wetting.Store(method));
         var interval = Wetting.IntervalHours(store, mean);
         gate.Add(Explanation.For(WhyCode.Rewetting, "", interval, Source.SitePractice, ("storeKgM2", store), ("evaporationKgM2H", mean)));
+        gate.Add(Explanation.For(WhyCode.MeanEvaporation, "", mean, Source.Uno1998, ("hours", hours), ("peakKgM2H", worst)));
         if (Wetting.CannotBeKept(store, worst))
         {
             gate.Add(Finding.Of(FindingCode.CannotBeKeptWet, Severity.Warning, "/cure/method", ("intervalH", store / worst))

@@ -75,6 +75,7 @@ internal static class DayStep
             zones,
             passes,
             hours);
+        ExplainSet(report, mix, schedule, gate);
         CheckWeather(report, weather, job, gate);
         CheckHands(report, mix, job, weather, gate);
         return new PlannedDay(report, schedule, youngest, jointLimit);
@@ -133,6 +134,26 @@ internal static class DayStep
                 ("opensAt", rule.Opens), ("closesAt", rule.Closes), ("initialSetH", mix.ToInitialSet.TotalHours),
                 ("concreteC", youngest.TemperatureAt(window.Opens)), ("doubtPct", PassWindows.SetDoubt * 100)).And(Source.AstmC1074));
         }
+    }
+
+    private static void ExplainSet(DayReport day, ConcreteMix mix, PourSchedule schedule, Gate gate)
+    {
+        if (day.InitialSet is { } first)
+        {
+            gate.Add(Explanation.For(
+                WhyCode.FirstSetOnSite, "", (first - day.Start).TotalHours, Source.AstmC1074, ("setH", mix.ToInitialSet.TotalHours), ("mixC", day.MixC)));
+        }
+
+        if (day.FinalSet is { } final)
+        {
+            var age = final - schedule.Batches[^1].WaterAdded;
+            gate.Add(Explanation.For(
+                WhyCode.FinalSetOnSite, "", age.TotalHours, Source.AstmC1074, ("setH", mix.ToFinalSet.TotalHours), ("mixC", day.MixC)));
+        }
+
+        gate.Add(Explanation.For(
+            WhyCode.DoneBy, "", (day.DoneBy - day.Start).TotalHours, Source.Aci302,
+            ("zones", day.Zones.Count), ("mixingMin", (day.MixingEnds - day.Start).TotalMinutes)));
     }
 
     /// <summary>All zones as one: a pass opens with its first zone and closes with its last.</summary>

@@ -38,7 +38,7 @@ internal static class LoadStep
             case Batched.Fits fits:
                 var load = new PlannedLoad(mixer, new Crew(mixing.Hands), run.Metres, fits.Plan);
                 CheckDay(load, recipe, gate);
-                Explain(load, litres, gate);
+                Explain(load, litres, recipe, gate);
                 return load;
             case Batched.MixerTooSmall small:
                 gate.Fault(FindingCode.MixerTooSmall, "/mixing/mixer/size", ("unitL", small.Unit.Litres), ("capacityL", small.Capacity.Litres));
@@ -93,7 +93,7 @@ internal static class LoadStep
         return schedule.MixingEnds - schedule.Batches[0].WaterAdded;
     }
 
-    private static void Explain(PlannedLoad load, double orderL, Gate gate)
+    private static void Explain(PlannedLoad load, double orderL, Recipe recipe, Gate gate)
     {
         var plan = load.Batches;
         gate.Add(Explanation.For(
@@ -102,9 +102,17 @@ internal static class LoadStep
         gate.Add(Explanation.For(
             WhyCode.BatchCount, "", plan.Units.Length, Source.SitePractice,
             ("orderL", orderL), ("holdBackL", HoldBackL), ("capacityL", load.Mixer.Capacity.Litres), ("unitL", plan.Unit.Yield.Litres)));
+        var wholes = Math.Ceiling((double)plan.Units.Sum() / plan.Unit.PerWhole);
         gate.Add(Explanation.For(
-            WhyCode.Bags, "", Math.Ceiling((double)plan.Units.Sum() / plan.Unit.PerWhole), Source.SitePractice,
+            WhyCode.Bags, "", wholes, Source.SitePractice,
             ("orderL", orderL), ("holdBackL", HoldBackL), ("wholeL", plan.Unit.Yield.Litres * plan.Unit.PerWhole)));
+        if (recipe is BaggedRecipe bagged)
+        {
+            var bagKg = bagged.Bag.Mass.Kilograms;
+            gate.Add(Explanation.For(WhyCode.BagsMass, "", wholes * bagKg, Source.SitePractice, ("bags", wholes), ("bagKg", bagKg)));
+        }
+
+        gate.Add(Explanation.For(WhyCode.HoldBack, "", HoldBackL, Source.SitePractice, ("leastL", 1), ("mostL", 2)));
         var biggest = plan.Units.Max() * plan.Unit.BagsWorth;
         gate.Add(Explanation.For(
             WhyCode.Cycle, "", load.Mixer.Cycle(biggest, load.BarrowMetres).TotalMinutes * load.Crew.CycleFactor, Source.SitePractice,

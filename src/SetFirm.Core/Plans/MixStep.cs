@@ -137,6 +137,12 @@ internal static class MixStep
         gate.Add(Explanation.For(
             WhyCode.PartsCement, "", mix.CementKg, Source.Aci211,
             ("cementParts", parts.Cement), ("sandParts", parts.Sand), ("stoneParts", parts.Stone), ("yieldL", PartsMix.YieldPerCementLitre(mix))));
+        gate.Add(Explanation.For(
+            WhyCode.PartsSand, "", mix.SandKg, Source.SitePractice,
+            ("sandParts", parts.Sand), ("bulking", Moistures.SandBulking(said.Moisture)), ("waterPct", Moistures.SandWaterShare(said.Moisture) * 100)));
+        gate.Add(Explanation.For(
+            WhyCode.PartsStone, "", mix.StoneKg, Source.SitePractice,
+            ("stoneParts", parts.Stone), ("waterPct", Moistures.StoneWaterShare(said.Moisture) * 100)));
         gate.Add(Explanation.For(WhyCode.PartsStrength, "", f28.Megapascals, Source.Aci211, ("waterCement", mix.WaterCement)));
         return new PartsRecipe(PartsMix.Mixed(mix, f28), mix, parts, stoneMm, said.Moisture, slump, bucket);
     }
@@ -192,7 +198,14 @@ internal static class MixStep
             new Dictionary<string, double> { ["waterL"] = litres, ["f28Mpa"] = told.Strength.Megapascals });
     }
 
-    private static void Explain(ConcreteMix mix, Gate gate) => gate.Add(Explanation.For(
-        WhyCode.InitialSet, "", mix.ToInitialSet.TotalHours, Source.AstmC403,
-        ("waterCement", mix.WaterCement ?? 0), ("finalSetH", mix.ToFinalSet.TotalHours)));
+    private static void Explain(ConcreteMix mix, Gate gate)
+    {
+        gate.Add(Explanation.For(
+            WhyCode.InitialSet, "", mix.ToInitialSet.TotalHours, Source.AstmC403,
+            ("waterCement", mix.WaterCement ?? 0), ("finalSetH", mix.ToFinalSet.TotalHours)));
+        if (mix is { WaterCement: { } ratio, CementKgPerM3: { } cement })
+        {
+            gate.Add(Explanation.For(WhyCode.WaterCement, "", ratio, Source.Aci211, ("waterKg", mix.WaterKgPerM3), ("cementKg", cement)));
+        }
+    }
 }

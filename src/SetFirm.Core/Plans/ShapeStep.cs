@@ -219,6 +219,8 @@ internal static class ShapeStep
             WhyCode.Area, path, outline.NetArea.SquareMetres, Source.Geometry,
             ("grossM2", outline.GrossArea.SquareMetres), ("openingsM2", outline.GrossArea.SquareMetres - outline.NetArea.SquareMetres)));
         gate.Add(Explanation.For(
+            WhyCode.Perimeter, path, outline.Perimeter.Metres, Source.Geometry, ("edges", outline.Corners.Length)));
+        gate.Add(Explanation.For(
             WhyCode.NetVolume, path, shape.Net.Litres, Source.Geometry,
             ("areaM2", outline.NetArea.SquareMetres), ("thicknessMm", shape.Thickness.Millimetres)));
         gate.Add(Explanation.For(

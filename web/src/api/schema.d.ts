@@ -1155,7 +1155,7 @@ export interface components {
          * @description Which figure an explanation belongs to. The browser holds the formula's words for each.
          * @enum {unknown}
          */
-        WhyCode: "area" | "netVolume" | "orderVolume" | "bags" | "bagWater" | "bagStrength" | "partsWater" | "partsCement" | "partsStrength" | "initialSet" | "mixTemperature" | "capacity" | "batchCount" | "cycle" | "jointAge" | "passWindow" | "evaporation" | "rainChance" | "wetDays" | "rewetting" | "strength" | "milestone";
+        WhyCode: "area" | "perimeter" | "netVolume" | "orderVolume" | "bags" | "bagsMass" | "bagWater" | "bagStrength" | "partsWater" | "partsCement" | "partsSand" | "partsStone" | "partsStrength" | "waterCement" | "initialSet" | "mixTemperature" | "capacity" | "batchCount" | "holdBack" | "cycle" | "jointAge" | "passWindow" | "firstSetOnSite" | "finalSetOnSite" | "doneBy" | "evaporation" | "rainChance" | "wetDays" | "rewetting" | "meanEvaporation" | "strength" | "milestone";
         ZoneReport: {
             /**
              * Format: int32

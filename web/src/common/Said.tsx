@@ -3,6 +3,7 @@ import type { ReadingReport } from '../api/client';
 import { findingsAt, readingAt, useJobContext } from '../job/JobContext';
 import type { Pointer } from '../job/pointer';
 import type { Formats } from './format';
+import { sameSize } from './sameSize';
 import { fields, findings as findingWords } from './words';
 import classes from './Said.module.css';
 
@@ -19,18 +20,7 @@ function understood(reading: ReadingReport, f: Formats, small: boolean): string 
   }
 }
 
-const plain = (text: string) =>
-  text
-    .toLowerCase()
-    .replaceAll('′', "'")
-    .replaceAll('″', '"')
-    .replace(/\s+/g, '')
-    .replace(/(\.\d*?)0+(?=\D|$)/, '$1')
-    .replace(/\.(?=\D|$)/, '');
-
-/** Saying back what was typed in the very same words would only be noise. */
-const unlessSame = (typed: string, understood: string) =>
-  plain(typed) === plain(understood) ? '' : fields.understood(understood);
+const saidBack = (typed: string, as: string) => (sameSize(typed, as) ? '' : fields.understood(as));
 
 interface SaidProps {
   /** Where the text stands in the job. */
@@ -54,7 +44,7 @@ export function Said({ at, value, label, compact = false, small = false, ifEmpty
     value.trim() === ''
       ? (ifEmpty ?? '')
       : reading && !wrong
-        ? unlessSame(value, understood(reading, format, small))
+        ? saidBack(value, understood(reading, format, small))
         : '';
   return (
     <TextInput

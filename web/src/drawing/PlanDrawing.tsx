@@ -155,7 +155,7 @@ const PATTERNS: [Meets, string][] = [
 export function PlanDrawing({ slab, format, onEdge }: PlanDrawingProps) {
   const { ref, width, height, ready } = useSize();
   const at = fit(slab.corners, width, height, width < NARROW ? NARROW_MARGIN : MARGIN);
-  const bar = barFor(at.scale);
+  const bar = barFor(at.scale, format.units);
   const barText = format.units === 'us' ? format.length(bar) : `${String(bar)} m`;
   return (
     <div ref={ref} className={classes.box}>

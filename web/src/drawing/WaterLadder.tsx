@@ -30,7 +30,7 @@ export function WaterLadder({ rungs, planned, range, to, format }: WaterLadderPr
   const y = (mpa: number) => TOP + (1 - mpa / top) * (height - TOP - BOTTOM);
   const marks = ticks(least, most, 5);
   const steps = [0, 10, 20, 30, 40, 50].filter((m) => m < top);
-  const flat = rungs.filter((r, i) => r.mpa === rungs[0]?.mpa && r.mpa === rungs[i + 1]?.mpa).at(-1);
+  const flat = range && rungs.filter((r, i) => r.mpa === rungs[0]?.mpa && r.mpa === rungs[i + 1]?.mpa).at(-1);
   return (
     <div ref={ref} className={classes.box}>
       {ready && (

@@ -17,7 +17,7 @@ test('a drawing keeps its proportions and its middle, y up the page', () => {
 });
 
 test('the scale bar is the longest that stays short', () => {
-  expect(barFor(100)).toBe(1);
-  expect(barFor(600)).toBe(0.1);
-  expect(barFor(5)).toBe(20);
+  expect([600, 100, 5].map((scale) => barFor(scale, 'metric'))).toEqual([0.1, 1, 20]);
+  expect(barFor(100, 'us') / 0.3048).toBeCloseTo(2);
+  expect(barFor(5000, 'us') / 0.3048).toBeCloseTo(0.25);
 });

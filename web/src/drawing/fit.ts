@@ -1,3 +1,5 @@
+import type { Units } from '../api/client';
+
 /** Fits a drawing in metres into a box in pixels, the same scale both ways. */
 export interface Fit {
   x: (metres: number) => number;
@@ -29,7 +31,18 @@ export function fit(points: Point[], width: number, height: number, margin: numb
   };
 }
 
-/** Lengths for a scale bar, metres; the longest that stays under a hundred pixels or so is taken. */
-const BARS_M = [0.1, 0.2, 0.25, 0.5, 1, 2, 5, 10, 20, 50, 100];
+const FOOT_M = 0.3048;
 
-export const barFor = (scale: number): number => BARS_M.filter((m) => m * scale <= 110).at(-1) ?? 0.1;
+/** Lengths for a scale bar, metres, round in the system they are read in. */
+const BARS_M: Record<Units, number[]> = {
+  metric: [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100],
+  us: [0.25, 0.5, 1, 2, 5, 10, 20, 50, 100, 200].map((feet) => feet * FOOT_M),
+};
+
+const LONGEST_PX = 110;
+
+/** The longest bar that stays short on the screen. */
+export const barFor = (scale: number, units: Units): number => {
+  const bars = BARS_M[units];
+  return bars.filter((m) => m * scale <= LONGEST_PX).at(-1) ?? bars[0] ?? 1;
+};

@@ -264,7 +264,7 @@ export const fields = {
   cement: 'Cement',
   sand: 'Sand',
   stone: 'Stone',
-  stoneMm: 'Stone size, mm',
+  stoneMm: 'Largest, mm',
   consistency: 'Consistency',
   moisture: 'The sand is',
   mixer: 'Mixed in',

@@ -25,6 +25,12 @@ export const whys: Record<Explanation['code'], WhyWords> = {
     result: (v, fmt) => fmt.area(v),
     inputs: { grossM2: 'inside the outline', openingsM2: 'openings' },
   },
+  perimeter: {
+    title: 'Round the edge',
+    formula: 'all edges together, those worked out too',
+    result: (v, fmt) => fmt.length(v),
+    inputs: { edges: 'edges' },
+  },
   netVolume: {
     title: 'Volume as drawn',
     formula: 'area × thickness',
@@ -42,6 +48,12 @@ export const whys: Record<Explanation['code'], WhyWords> = {
     formula: '(to have ready + hold-back) ÷ yield of one, rounded up',
     result: (v) => number(v),
     inputs: { orderL: 'to have ready', holdBackL: 'held back for patches', wholeL: 'yield of one' },
+  },
+  bagsMass: {
+    title: 'Weight to carry',
+    formula: 'bags × weight of one',
+    result: (v, fmt) => fmt.mass(v),
+    inputs: { bags: 'bags', bagKg: 'one bag' },
   },
   bagWater: {
     title: 'Water to a bag',
@@ -77,11 +89,29 @@ export const whys: Record<Explanation['code'], WhyWords> = {
       yieldL: 'yield of 1 L of cement',
     },
   },
+  partsSand: {
+    title: 'Dry sand in a cubic metre',
+    formula: 'parts × loose weight ÷ yield; damp sand takes more room, so more buckets of it',
+    result: (v) => `${number(v)} kg/m³`,
+    inputs: { sandParts: 'sand, parts', bulking: 'damp sand takes up, times', waterPct: 'water it brings' },
+  },
+  partsStone: {
+    title: 'Dry stone in a cubic metre',
+    formula: 'parts × loose weight ÷ yield',
+    result: (v) => `${number(v)} kg/m³`,
+    inputs: { stoneParts: 'stone, parts', waterPct: 'water it brings' },
+  },
   partsStrength: {
     title: 'Strength at 28 days',
     formula: 'from the table, between its points on ln(strength)',
     result: (v, fmt) => fmt.strength(v),
     inputs: { waterCement: 'water/cement' },
+  },
+  waterCement: {
+    title: 'Water to cement, by weight',
+    formula: 'water ÷ cement, each in a cubic metre; the less, the stronger',
+    result: (v) => number(v, 2),
+    inputs: { waterKg: 'water, with what the sand brings', cementKg: 'cement' },
   },
   initialSet: {
     title: 'First set at 20 °C',
@@ -121,6 +151,12 @@ export const whys: Record<Explanation['code'], WhyWords> = {
       unitL: 'half a bag, or a quarter bucket of cement, gives',
     },
   },
+  holdBack: {
+    title: 'Kept under plastic for patches',
+    formula: 'a litre or two of the last batch',
+    result: litresResult,
+    inputs: { leastL: 'at the least', mostL: 'at the most' },
+  },
   cycle: {
     title: 'A batch every',
     formula: 'cycle of one person × what helpers save',
@@ -157,6 +193,26 @@ export const whys: Record<Explanation['code'], WhyWords> = {
       doubtPct: 'doubt in the set',
     },
   },
+  firstSetOnSite: {
+    title: 'First set, after the first water',
+    formula:
+      'when the slab has lived through the mix’s hours at 20 °C; warmer counts for more, colder for less',
+    result: (v) => duration(v * 60),
+    inputs: { setH: 'the mix at 20 °C', mixC: 'mix comes out at' },
+  },
+  finalSetOnSite: {
+    title: 'Final set, after the last batch met water',
+    formula:
+      'when the slab has lived through the mix’s hours at 20 °C; warmer counts for more, colder for less',
+    result: (v) => duration(v * 60),
+    inputs: { setH: 'the mix at 20 °C', mixC: 'mix comes out at' },
+  },
+  doneBy: {
+    title: 'Last pass, after the first water',
+    formula: 'when the last pass on the part poured last closes',
+    result: (v) => duration(v * 60),
+    inputs: { zones: 'parts of one age', mixingMin: 'mixing and placing' },
+  },
   evaporation: {
     title: 'Most drying before it sets',
     formula: 'E = 5 [(Tc + 18)^2.5 − r (Ta + 18)^2.5] (V + 4) × 10⁻⁶',
@@ -184,6 +240,12 @@ export const whys: Record<Explanation['code'], WhyWords> = {
     formula: 'water the method holds ÷ drying, between 1 and 24 h',
     result: (v) => `${number(v, 1)} h`,
     inputs: { storeKgM2: 'method holds', evaporationKgM2H: 'drying' },
+  },
+  meanEvaporation: {
+    title: 'Drying in an hour, on average while wet',
+    formula: '5 × [(Tc + 18)^2.5 − r (Ta + 18)^2.5] × (V + 4) ÷ 1 000 000, hour by hour',
+    result: (v, fmt) => fmt.evaporation(v),
+    inputs: { hours: 'hours kept wet', peakKgM2H: 'most in one hour' },
   },
   strength: {
     title: 'Strength at 28 days with this cure',

@@ -30,7 +30,7 @@ const figuresOf = (cure: CureReport, format: Formats): Figure[] => [
   { label: words.rewet, value: `${number(cure.rewetHours, 1)} h`, lead: true, why: { code: 'rewetting' } },
   { label: words.until, value: format.dateHour(cure.wetUntil), why: { code: 'wetDays' } },
   { label: words.at28, value: format.strength(cure.at28Mpa), why: { code: 'strength' } },
-  { label: words.drying, value: format.evaporation(cure.meanEvaporation) },
+  { label: words.drying, value: format.evaporation(cure.meanEvaporation), why: { code: 'meanEvaporation' } },
 ];
 
 function Dates({ cure, format }: { cure: CureReport; format: Formats }) {

@@ -35,9 +35,21 @@ const figuresOf = (day: DayReport, format: Formats): Figure[] => [
   { label: words.rainChance, value: format.percent(day.rainChance), lead: true, why: { code: 'rainChance' } },
   { label: words.peak, value: format.evaporation(day.peakEvaporation), why: { code: 'evaporation' } },
   { label: words.mixC, value: format.celsius(day.mixC), why: { code: 'mixTemperature' } },
-  ...(day.initialSet === null ? [] : [{ label: words.initialSet, value: format.time(day.initialSet) }]),
-  ...(day.finalSet === null ? [] : [{ label: words.finalSet, value: format.time(day.finalSet) }]),
-  { label: words.doneBy, value: format.time(day.doneBy) },
+  ...(day.initialSet === null
+    ? []
+    : [
+        {
+          label: words.initialSet,
+          value: format.time(day.initialSet),
+          why: { code: 'firstSetOnSite' as const },
+        },
+      ]),
+  ...(day.finalSet === null
+    ? []
+    : [
+        { label: words.finalSet, value: format.time(day.finalSet), why: { code: 'finalSetOnSite' as const } },
+      ]),
+  { label: words.doneBy, value: format.time(day.doneBy), why: { code: 'doneBy' } },
 ];
 
 /** Fourteen days as buttons, a line of weather on each. */

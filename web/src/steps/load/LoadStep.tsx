@@ -34,7 +34,7 @@ const figuresOf = (load: Load, format: Formats): Figure[] => [
     note: load.jointLimitMin === null ? undefined : words.jointLimit(duration(load.jointLimitMin)),
     why: { code: 'jointAge' },
   },
-  { label: words.holdBack, value: format.litres(load.holdBackL) },
+  { label: words.holdBack, value: format.litres(load.holdBackL), why: { code: 'holdBack' } },
 ];
 
 /** One batch, to be read across the yard. */

@@ -56,13 +56,14 @@ function figuresOf(mix: Mix, format: Formats): Figure[] {
     {
       label: words.waterCement,
       value: mix.waterCement === null ? words.notTold : number(mix.waterCement, 2),
+      why: { code: 'waterCement' },
     },
     { label: words.setsIn, value: `${number(mix.initialSetH, 1)} h`, why: { code: 'initialSet' } },
   ];
   if (bagged) {
     return [
       { label: words.bags, value: number(bagged.count), why: { code: 'bags' } },
-      { label: words.weight, value: format.mass(bagged.totalKg) },
+      { label: words.weight, value: format.mass(bagged.totalKg), why: { code: 'bagsMass' } },
       { label: words.water, value: format.litres(bagged.waterL * bagged.count), why: { code: 'bagWater' } },
       ...setting,
     ];
@@ -79,11 +80,13 @@ function figuresOf(mix: Mix, format: Formats): Figure[] {
       label: fields.sand,
       value: words.buckets(quarters(parts.sand.buckets)),
       note: format.mass(parts.sand.kg),
+      why: { code: 'partsSand' },
     },
     {
       label: fields.stone,
       value: words.buckets(quarters(parts.stone.buckets)),
       note: format.mass(parts.stone.kg),
+      why: { code: 'partsStone' },
     },
     { label: words.water, value: format.litres(parts.waterL), why: { code: 'partsWater' } },
     ...setting,

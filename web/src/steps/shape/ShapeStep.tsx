@@ -64,7 +64,11 @@ export function ShapeStep() {
         },
         { label: words.net, value: format.bulk(drawn.netL), why: { code: 'netVolume', of: path } },
         { label: words.area, value: format.area(drawn.areaM2), why: { code: 'area', of: path } },
-        { label: words.perimeter, value: format.length(drawn.perimeterM) },
+        {
+          label: words.perimeter,
+          value: format.length(drawn.perimeterM),
+          why: { code: 'perimeter', of: path },
+        },
         ...(drawn.misfitMm > 0.5 ? [{ label: words.misfit, value: format.small(drawn.misfitMm) }] : []),
       ]
     : [];

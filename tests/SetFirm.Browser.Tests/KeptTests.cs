@@ -108,6 +108,8 @@ public sealed class KeptTests(Site site, Browser browser) : IClassFixture<Site>,
             using var second = new Site(file, port);
             second.StartServer();
             browser.Saved();
+            browser.Until(() => browser.Driver.FindElements(By.XPath("//*[@role='alert']")).Count == 0);
+            browser.Says("at 140 mm");
             browser.Reload();
             browser.Says("at 140 mm");
             (await (await second.Get($"/api/jobs/{id}")).Content.ReadFromJsonAsync<JsonNode>(TestContext.Current.CancellationToken))!

@@ -79,6 +79,11 @@ public sealed class WalkTests(Site site, Browser browser) : IClassFixture<Site>,
         browser.Says("Have 0.30 m³ ready"); // what stood before stays while a field is empty
         browser.Type("Thickness", "100");
         browser.Says("Have 0.23 m³ ready");
+        browser.Step("Load");
+        browser.Field("Hands").SendKeys(Keys.Backspace); // cleared first, as on a phone
+        browser.Field("Hands").SendKeys("1");
+        browser.Says("one every 6.3 min");
+        browser.Driver.Title.ShouldBe("Moving: Load – Set Firm");
     }
 
     [Fact]

@@ -9,15 +9,15 @@ namespace SetFirm.Web.Weather;
 /// <summary>The weather a job is planned with: from its day, or from today where that is earlier, to the end of the forecast.</summary>
 internal sealed class JobWeather(IHourlyForecast forecast, IClock clock)
 {
-    // A job is planned with every key pressed; its days change once a day.
-    private readonly ConcurrentDictionary<(Instant From, int Days), HourlyWeather> recent = new();
-
     public const int ForecastDays = 14;
 
     /// <summary>Looking back further than this would not change any date.</summary>
     private const int MostDays = 90;
 
     private const int MostKept = 64;
+
+    // A job is planned with every key pressed; its days change once a day.
+    private readonly ConcurrentDictionary<(Instant From, int Days), HourlyWeather> recent = new();
 
     public HourlyWeather For(JobDocument job)
     {

@@ -7,6 +7,8 @@ import { app, keyList } from '../common/words';
 import classes from './AppFrame.module.css';
 
 interface AppFrameProps {
+  /** What the window is called, before the program's name. */
+  page: string;
   /** The job's name, or the page's. */
   title: ReactNode;
   tools?: ReactNode;
@@ -16,7 +18,7 @@ interface AppFrameProps {
 }
 
 /** The frame of every page: a head of wet slate with a chalk line under it, the rail, and the work. */
-export function AppFrame({ title, tools, rail, children }: AppFrameProps) {
+export function AppFrame({ page, title, tools, rail, children }: AppFrameProps) {
   const { setColorScheme } = useMantineColorScheme();
   const dark = useComputedColorScheme('light') === 'dark';
   const [keysOpen, keys] = useDisclosure(false);
@@ -26,6 +28,7 @@ export function AppFrame({ title, tools, rail, children }: AppFrameProps) {
   ]);
   return (
     <div className={classes.frame} data-rail={rail !== undefined}>
+      <title>{app.windowTitle(page)}</title>
       <a href="#work" className={classes.skip}>
         {app.skip}
       </a>

@@ -1,4 +1,5 @@
 import { NumberInput } from '@mantine/core';
+import { useState } from 'react';
 import { findingsAt, useJobContext } from '../job/JobContext';
 import type { Pointer } from '../job/pointer';
 import { findings as findingWords } from './words';
@@ -16,18 +17,24 @@ interface AmountProps {
 /** A plain number with its own finding beside it. */
 export function Amount({ at, value, label, step = 1, placeholder, optional = false }: AmountProps) {
   const { report, set, format } = useJobContext();
+  // Cleared on the way to another number: the job keeps the last one until there is a new one.
+  const [cleared, setCleared] = useState(false);
   const wrong = findingsAt(report, at).find((f) => f.severity === 'error');
   return (
     <NumberInput
       size="sm"
       style={{ flex: '1 1 84px', minWidth: 0 }}
       label={label}
-      value={value ?? ''}
+      value={cleared ? '' : (value ?? '')}
       step={step}
       {...(placeholder === undefined ? {} : { placeholder })}
       onChange={(v) => {
+        setCleared(v === '' && !optional);
         if (typeof v === 'number') set(at, v);
         else if (v === '' && optional) set(at, null);
+      }}
+      onBlur={() => {
+        setCleared(false);
       }}
       error={wrong ? findingWords[wrong.code](wrong.facts, wrong.texts, format) : undefined}
     />

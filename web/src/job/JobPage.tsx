@@ -117,6 +117,7 @@ function OpenJob({ job, step }: { job: Job; step: StepName }) {
 
   return (
     <AppFrame
+      page={`${document.name}: ${steps[step]}`}
       title={
         <input
           className={classes.name}
@@ -213,13 +214,13 @@ export function JobPage() {
   switch (job.status) {
     case 'pending':
       return (
-        <AppFrame title={app.name}>
+        <AppFrame page={app.name} title={app.name}>
           <Loader m="lg" aria-label={app.loading} />
         </AppFrame>
       );
     case 'error':
       return (
-        <AppFrame title={app.name}>
+        <AppFrame page={app.name} title={app.name}>
           <Text m="lg">
             {app.notFound} <NavLink to="/">{app.backToYard}</NavLink>
           </Text>

@@ -33,6 +33,8 @@ const overlay = (before: Sections, now: Sections): Sections => ({
   cure: now.cure ?? before.cure,
 });
 
+const RETRY_MS = 2500;
+
 /** Plans the job anew with each change. While a field is half typed, what stood before stays, so that nothing jumps. */
 export function usePlan(document: JobDocument) {
   const query = useQuery({
@@ -42,6 +44,7 @@ export function usePlan(document: JobDocument) {
     staleTime: 60_000,
     gcTime: 10_000,
     retry: 2,
+    refetchInterval: (q) => (q.state.status === 'error' ? RETRY_MS : false), // until the program answers again
   });
   const [shown, setShown] = useState<{ report: PlanReport; sections: Sections } | null>(null);
   if (query.data && query.data !== shown?.report) {

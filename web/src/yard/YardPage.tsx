@@ -96,11 +96,11 @@ function NewJob() {
     else setWrong((error as { detail?: string } | undefined)?.detail ?? app.failed);
   };
   const start = async () => {
-    const { data } = await http.GET('/api/jobs/start', {
+    const { data, error } = await http.GET('/api/jobs/start', {
       params: { query: { name: name.trim() || words.newJob, units, timeZone: zone } },
     });
     if (data) await add(data);
-    else setWrong(app.failed);
+    else setWrong((error as { detail?: string } | undefined)?.detail ?? app.failed);
   };
   const open = async (file: File | null) => {
     if (!file) return;
@@ -197,7 +197,7 @@ export function YardPage() {
     await refresh();
   };
   return (
-    <AppFrame title={words.title}>
+    <AppFrame page={words.title} title={words.title}>
       <div className={classes.yard}>
         <div className={classes.jobs}>
           {removed && (

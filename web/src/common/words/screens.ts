@@ -3,6 +3,7 @@ import type { Enum, Meets, StepName, StepState } from '../../api/client';
 
 export const app = {
   name: 'Set Firm',
+  windowTitle: (page: string) => (page === 'Set Firm' ? page : `${page} – Set Firm`),
   home: 'Set Firm, to the yard',
   skip: 'Skip to the plan',
   loading: 'Reading…',

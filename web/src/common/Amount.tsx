@@ -2,6 +2,7 @@ import { NumberInput } from '@mantine/core';
 import { useState } from 'react';
 import { findingsAt, useJobContext } from '../job/JobContext';
 import type { Pointer } from '../job/pointer';
+import type { Scale } from './format';
 import { findings as findingWords } from './words';
 
 interface AmountProps {
@@ -12,10 +13,12 @@ interface AmountProps {
   placeholder?: string;
   /** Where the field may be left empty. */
   optional?: boolean;
+  /** Where it is typed in another unit than it is kept in. */
+  scale?: Scale;
 }
 
 /** A plain number with its own finding beside it. */
-export function Amount({ at, value, label, step = 1, placeholder, optional = false }: AmountProps) {
+export function Amount({ at, value, label, step = 1, placeholder, optional = false, scale }: AmountProps) {
   const { report, set, format } = useJobContext();
   // Cleared on the way to another number: the job keeps the last one until there is a new one.
   const [cleared, setCleared] = useState(false);
@@ -25,12 +28,12 @@ export function Amount({ at, value, label, step = 1, placeholder, optional = fal
       size="sm"
       style={{ flex: '1 1 84px', minWidth: 0 }}
       label={label}
-      value={cleared ? '' : (value ?? '')}
+      value={cleared ? '' : value == null ? '' : scale ? scale.show(value) : value}
       step={step}
       {...(placeholder === undefined ? {} : { placeholder })}
       onChange={(v) => {
         setCleared(v === '' && !optional);
-        if (typeof v === 'number') set(at, v);
+        if (typeof v === 'number') set(at, scale ? scale.said(v) : v);
         else if (v === '' && optional) set(at, null);
       }}
       onBlur={() => {

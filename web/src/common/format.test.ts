@@ -62,6 +62,14 @@ test('both systems tell the same amounts', () => {
   expect([metric.area(9.290304), us.area(9.290304)]).toEqual(['9.29 m²', '100 ft²']);
 });
 
+test('a temperature is typed in the unit of the system and kept in degrees Celsius', () => {
+  const f = formatsFor('us', 'UTC').thermometer;
+  expect(f.unit).toBe('°F');
+  expect(f.show(12)).toBe(53.6);
+  expect(f.said(f.show(12))).toBeCloseTo(12, 9);
+  expect(formatsFor('metric', 'UTC').thermometer.said(12)).toBe(12);
+});
+
 test('a fact is written by the unit at the end of its name', () => {
   const f = formatsFor('metric', 'UTC');
   expect(factText('thicknessMm', 100, f)).toBe('100 mm');

@@ -24,7 +24,8 @@ export function number(value: number, decimals = 0): string {
   return format.format(value).replaceAll(',', '\u202f');
 }
 
-function fixed(value: number, decimals: number): string {
+/** A number with just this many decimals. */
+export function fixed(value: number, decimals: number): string {
   return value.toFixed(decimals);
 }
 
@@ -66,6 +67,15 @@ export function duration(minutes: number): string {
 
 const percent = (share: number) => `${number(share * 100)} %`;
 
+/** A number typed in another unit than the job keeps. */
+export interface Scale {
+  unit: string;
+  /** From what is kept to what is shown. */
+  show: (kept: number) => number;
+  /** From what was typed to what is kept. */
+  said: (typed: number) => number;
+}
+
 export interface Formats {
   length: (metres: number) => string;
   /** Thickness and other small sizes. */
@@ -77,6 +87,8 @@ export interface Formats {
   litres: (litres: number) => string;
   mass: (kg: number) => string;
   celsius: (c: number) => string;
+  /** How a temperature is typed: its unit, and there and back. */
+  thermometer: Scale;
   /** A temperature where the scale is plain from the rest: 14°. */
   degrees: (c: number) => string;
   strength: (mpa: number) => string;
@@ -107,6 +119,7 @@ const metric = {
   litres: (l: number) => `${number(l, l < 10 ? 2 : 1)} L`,
   mass: (kg: number) => (kg >= 1000 ? `${number(kg / 1000, 2)} t` : `${number(kg, kg < 10 ? 1 : 0)} kg`),
   celsius: (c: number) => `${number(c)} °C`,
+  thermometer: { unit: '°C', show: (c: number) => c, said: (c: number) => c },
   degrees: (c: number) => `${number(c)}°`,
   strength: (mpa: number) => `${number(mpa, mpa < 10 ? 1 : 0)} MPa`,
   wind: (kmh: number) => `${number(kmh)} km/h`,
@@ -121,6 +134,7 @@ const us: typeof metric = {
   litres: (l) => `${number(l / GALLON_L, 2)} gal`,
   mass: (kg) => `${number(kg / POUND_KG)} lb`,
   celsius: (c) => `${number(c * 1.8 + 32)} °F`,
+  thermometer: { unit: '°F', show: (c) => Math.round((c * 1.8 + 32) * 10) / 10, said: (f) => (f - 32) / 1.8 },
   degrees: (c) => `${number(c * 1.8 + 32)}°`,
   strength: (mpa) => `${number(Math.round((mpa * PSI_PER_MPA) / 10) * 10)} psi`,
   wind: (kmh) => `${number(kmh / MILE_KM)} mph`,

@@ -14,6 +14,8 @@ interface PlanDrawingProps {
 const MARGIN = 62;
 const NARROW_MARGIN = 54;
 const NARROW = 460;
+/** Under the plan, for the scale bar. */
+const BAR_ROOM = 16;
 const BAND = 11;
 const DIMENSION_OUT = 34;
 const DIMENSION_IN = 26;
@@ -154,7 +156,7 @@ const PATTERNS: [Meets, string][] = [
 /** The plan to scale: outline, what each edge meets, openings, dimensions. An edge is a button. */
 export function PlanDrawing({ slab, format, onEdge }: PlanDrawingProps) {
   const { ref, width, height, ready } = useSize();
-  const at = fit(slab.corners, width, height, width < NARROW ? NARROW_MARGIN : MARGIN);
+  const at = fit(slab.corners, width, height - BAR_ROOM, width < NARROW ? NARROW_MARGIN : MARGIN);
   const bar = barFor(at.scale, format.units);
   const barText = format.units === 'us' ? format.length(bar) : `${String(bar)} m`;
   return (

@@ -1,6 +1,6 @@
 /** One sentence for each finding and each remedy. */
 import type { Enum, Finding, Remedy } from '../../api/client';
-import { duration, factText, number, type Formats } from '../format';
+import { duration, factText, fixed, number, type Formats } from '../format';
 import { curing, milestones, passes } from './screens';
 
 type FindingWords = (f: Finding['facts'], t: Finding['texts'], fmt: Formats) => string;
@@ -24,6 +24,7 @@ const range: FindingWords = (f, _t, fmt) => {
   return `${text(value)} is outside what makes sense here: ${text(least)} to ${text(most)}.`;
 };
 
+const ratio = (value: number) => fixed(value, 2);
 const n = (f: Finding['facts'], name: string) => f[name] ?? 0;
 const passName = (t: Finding['texts']) => passes[t.pass as Enum<'Pass'>];
 
@@ -64,7 +65,7 @@ export const findings: Record<Enum<'FindingCode'>, FindingWords> = {
   stoneTooLarge: (f, _t, fmt) =>
     `Stone of ${fmt.small(n(f, 'stoneMm'))} is too large for ${fmt.small(n(f, 'thicknessMm'))}: a third of the thickness is the most.`,
   exposureWaterCement: (f) =>
-    `Water to cement is ${number(n(f, 'waterCement'), 2)}; for this winter ${number(n(f, 'most'), 2)} is the most.`,
+    `Water to cement is ${ratio(n(f, 'waterCement'))}; where it will lie, ${ratio(n(f, 'most'))} is the most.`,
   exposureStrength: (f, _t, fmt) =>
     `This winter asks ${fmt.strength(n(f, 'leastMpa'))}; the mix gives about ${fmt.strength(n(f, 'f28Mpa'))}.`,
   exposureAir: (f) =>

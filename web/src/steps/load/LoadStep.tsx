@@ -119,7 +119,12 @@ export function LoadStep() {
           <Group gap="xs" align="flex-start">
             <Amount at="/mixing/hands" value={mixing.hands} label={fields.hands} />
             <Said at="/mixing/barrowRun" value={mixing.barrowRun} label={fields.barrowRun} />
-            <Amount at="/mixing/waterC" value={mixing.waterC} label={fields.waterC} />
+            <Amount
+              at="/mixing/waterC"
+              value={mixing.waterC}
+              label={fields.waterTemperature(format.thermometer.unit)}
+              scale={format.thermometer}
+            />
           </Group>
           {batch && load && <BatchCard batch={batch} order={load.loadingOrder} format={format} />}
           <Notes under={['/mixing']} only={['caution']} />

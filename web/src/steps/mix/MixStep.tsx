@@ -129,17 +129,28 @@ function BagFields({ mix, bags }: { mix: Extract<MixDocument, { kind: 'bagged' }
   );
 }
 
+/** Sizes that stone is sold in, mm. */
+const STONES = [10, 12.5, 20, 25];
+
 function PartsFields({ mix }: { mix: Extract<MixDocument, { kind: 'parts' }> }) {
-  const { set } = useJobContext();
+  const { set, format } = useJobContext();
+  const stones = [...new Set([...STONES, mix.stoneMm])].sort((a, b) => a - b);
   return (
     <>
       <Group gap="xs" align="flex-start">
         <Amount at="/mix/cement" value={mix.cement} label={fields.cement} step={0.5} />
         <Amount at="/mix/sand" value={mix.sand} label={fields.sand} step={0.5} />
         <Amount at="/mix/stone" value={mix.stone} label={fields.stone} step={0.5} />
-        <Amount at="/mix/stoneMm" value={mix.stoneMm} label={fields.stoneMm} />
       </Group>
       <Group gap="xs" align="flex-start">
+        <Pick
+          label={fields.stoneMm}
+          value={String(mix.stoneMm)}
+          of={Object.fromEntries(stones.map((mm) => [String(mm), format.small(mm)]))}
+          onPick={(v) => {
+            set('/mix/stoneMm', Number(v));
+          }}
+        />
         <Pick
           label={fields.consistency}
           value={mix.consistency}

@@ -134,6 +134,34 @@ public sealed class KeptTests(Site site, Browser browser) : IClassFixture<Site>,
         browser.Find(By.XPath("//li[@data-testid='job'][contains(., 'Mistake')]"));
     }
 
+    [Fact]
+    public async Task A_job_file_is_opened_and_one_that_cannot_be_says_why()
+    {
+        browser.Laptop();
+        browser.Open(site.Address);
+        var folder = Directory.CreateTempSubdirectory("setfirm-files-").FullName;
+        var job = await site.StartingJobAsync("From a file");
+        var sound = Path.Combine(folder, "sound.setfirm.json");
+        await File.WriteAllTextAsync(sound, job.ToJsonString(), TestContext.Current.CancellationToken);
+        job["version"] = 9;
+        var newer = Path.Combine(folder, "newer.setfirm.json");
+        await File.WriteAllTextAsync(newer, job.ToJsonString(), TestContext.Current.CancellationToken);
+        var broken = Path.Combine(folder, "broken.json");
+        await File.WriteAllTextAsync(broken, job.ToJsonString()[..60], TestContext.Current.CancellationToken);
+
+        var picker = browser.Driver.FindElement(By.CssSelector("input[type=file]"));
+        picker.SendKeys(broken);
+        browser.Find(By.XPath("//*[contains(@class, 'error')][contains(., 'That file is not a job.')]"));
+        picker.SendKeys(newer);
+        browser.Find(By.XPath("//*[contains(@class, 'error')][contains(., 'It has version 9')]"));
+        _ = browser.Complaints; // the browser notes the refusal
+        picker.SendKeys(sound);
+        browser.Until(() => browser.Driver.Url.EndsWith("/shape", StringComparison.Ordinal));
+        browser.Says("2.16 m² at 100 mm");
+        browser.Field("Name of the job").GetAttribute("value").ShouldBe("From a file");
+        Directory.Delete(folder, recursive: true);
+    }
+
     private async Task<string> OpenAsync(string name, string step)
     {
         var (id, _) = await site.AddedAsync(name);

@@ -38,7 +38,7 @@ function takeRemedy(document: JobDocument, remedy: Remedy): JobDocument {
 
 function Rail({ id, report }: { id: string; report: PlanReport | undefined }) {
   return (
-    <nav className={classes.rail} aria-label={app.name}>
+    <nav className={classes.rail} aria-label={app.steps}>
       <ol>
         {order.map((step, i) => {
           const state = report?.steps.find((s) => s.step === step)?.state ?? 'settled';
@@ -121,7 +121,7 @@ function OpenJob({ job, step }: { job: Job; step: StepName }) {
       title={
         <input
           className={classes.name}
-          aria-label={app.name}
+          aria-label={app.jobName}
           value={document.name}
           maxLength={120}
           onChange={(e) => {

@@ -5,6 +5,8 @@ export const app = {
   name: 'Set Firm',
   windowTitle: (page: string) => (page === 'Set Firm' ? page : `${page} – Set Firm`),
   home: 'Set Firm, to the yard',
+  jobName: 'Name of the job',
+  steps: 'Steps of the job',
   skip: 'Skip to the plan',
   loading: 'Reading…',
   notFound: 'Nothing is here.',

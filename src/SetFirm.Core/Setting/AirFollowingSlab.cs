@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using NodaTime;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Weather;
@@ -18,13 +19,16 @@ public sealed class AirFollowingSlab : ISlabModel
     /// <summary>Steps grow with age, as changes slow down: hours of age until which a step of so many hours holds.</summary>
     private static readonly (double Until, double Step)[] Steps = [(12, 1 / 6.0), (48, 0.5), (14 * 24, 1), (double.MaxValue, 4)];
 
+    /// <summary>Steps depend on nothing but these two, and are never written to, so all histories share them.</summary>
+    private static readonly ConcurrentDictionary<(bool Rapid, Duration Span), double[]> Schedules = new();
+
     private static readonly (double Until, double Step)[] RapidSteps = [(6, 1 / 60.0), .. Steps];
 
     public SlabHistory Follow(ZonePour pour, HourlyWeather weather, Duration span)
     {
         ArgumentNullException.ThrowIfNull(pour);
         ArgumentNullException.ThrowIfNull(weather);
-        var hours = Hours(pour.Mix.Family == MixFamily.Rapid ? RapidSteps : Steps, span.TotalHours);
+        var hours = Schedules.GetOrAdd((pour.Mix.Family == MixFamily.Rapid, span), s => Hours(s.Rapid ? RapidSteps : Steps, s.Span.TotalHours));
         var temperature = new double[hours.Length];
         var equivalent = new double[hours.Length];
         var start = (pour.WaterAdded - weather.Start).TotalHours;

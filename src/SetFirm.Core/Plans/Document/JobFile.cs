@@ -1,3 +1,4 @@
+using System.Runtime.InteropServices;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Schema;
@@ -86,8 +87,9 @@ public static class JobFile
         return number > JobDocument.CurrentVersion ? new JobRead.Newer(number, JobDocument.CurrentVersion) : null;
     }
 
+    // From the bytes behind the element: reading the element itself takes more than twice as long.
     private static JobRead Parsed(JsonElement json) =>
-        json.Deserialize<JobDocument>(Options) is not { } document ? new JobRead.NotAJob()
+        JsonSerializer.Deserialize<JobDocument>(JsonMarshal.GetRawUtf8Value(json), Options) is not { } document ? new JobRead.NotAJob()
         : NullIn(document) is { } path ? new JobRead.Unreadable(path, "null stands where something is wanted")
         : new JobRead.Ok(document);
 

@@ -20,7 +20,7 @@ internal static class DayChecks
 
     // Chance of 0.5 mm or more before final set, 0-1; site practice.
     private const double RainNoGo = 0.30;
-    private const double RainWarn = 0.15;
+    private const double RainWarn = WeatherDay.DryUpTo;
 
     // ACI 306R: cold weather begins, and what the mix must then have; ACI 305R: what it may have at the most.
     private const double ColdAirC = 4;

@@ -62,6 +62,8 @@ internal static class DayStep
             finalSet,
             weather.RainChance(start, finalSet ?? start + FollowZones),
             hours.Where(h => h.At < (finalSet ?? until)).Max(h => h.EvaporationKgM2H),
+            Evaporation.CareKgPerM2H,
+            Evaporation.ActKgPerM2H,
             zones,
             passes,
             hours);

@@ -10,8 +10,14 @@ namespace SetFirm.Core.Weather;
 /// <param name="WindKmh">Strongest hour's wind at 10 m in working hours, km/h.</param>
 public sealed record WeatherDay(LocalDate Date, double LeastC, double MostC, double RainChance, double WindKmh)
 {
+    /// <summary>Chance of rain, 0-1, up to which work goes ahead without a word; site practice.</summary>
+    public const double DryUpTo = 0.15;
+
     private static readonly LocalTime WorkBegins = new(7, 0);
     private const int WorkHours = 13;
+
+    /// <summary>Rain in working hours is unlikely enough.</summary>
+    public bool Dry => RainChance <= DryUpTo;
 
     public static WeatherDay Of(LocalDate date, DateTimeZone zone, HourlyWeather weather)
     {

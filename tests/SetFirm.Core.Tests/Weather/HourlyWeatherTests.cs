@@ -76,5 +76,15 @@ public sealed class HourlyWeatherTests
     }
 
     [Fact]
+    public void A_day_is_dry_up_to_the_chance_at_which_the_planner_warns()
+    {
+        var date = new LocalDate(2027, 5, 5);
+        WeatherDay Day(double hourly) => WeatherDay.Of(date, DateTimeZone.Utc, Samples.Steady(Samples.Mild with { RainChance = hourly }));
+        Day(0).Dry.ShouldBeTrue();
+        Day(0.012).Dry.ShouldBeTrue(); // 1 - 0.988^13 = 14.5 %
+        Day(0.013).Dry.ShouldBeFalse(); // 15.6 %
+    }
+
+    [Fact]
     public void Wind_at_the_slab_is_less_than_a_forecasts() => (Samples.Mild with { WindKmh = 20 }).SlabWindKmh.ShouldBe(12, 1e-12);
 }

@@ -353,6 +353,16 @@ export interface components {
              * @description Most in those hours, kg/m2/h.
              */
             peakEvaporation: number;
+            /**
+             * Format: double
+             * @description From here take care, kg/m2/h.
+             */
+            careEvaporation: number;
+            /**
+             * Format: double
+             * @description From here take precautions, kg/m2/h.
+             */
+            actEvaporation: number;
             /** @description Parts finished as one. */
             zones: components["schemas"]["ZoneReport"][];
             /** @description All zones together, in working order. */
@@ -1106,6 +1116,8 @@ export interface components {
              * @description Strongest hour's wind at 10 m in working hours, km/h.
              */
             windKmh: number;
+            /** @description Rain in working hours is unlikely enough. */
+            dry?: boolean;
         };
         /** @description A run of hourly weather. */
         WeatherDto: {

@@ -13,8 +13,6 @@ const NAMES = 138;
 const NARROW = 460;
 const NARROW_LEFT = 12;
 const HOUR_MS = 3_600_000;
-const CARE = 0.5;
-const ACT = 1;
 
 const ms = (instant: string) => Date.parse(instant);
 
@@ -62,7 +60,7 @@ function HourLines({ frame, height, format }: { frame: Frame; height: number; fo
 
 /** Drying as an area against its two limits, and rain as bars from above. */
 function Air({ day, frame, format }: { day: DayReport; frame: Frame; format: Formats }) {
-  const most = Math.max(ACT * 1.1, day.peakEvaporation * 1.15);
+  const most = Math.max(day.actEvaporation * 1.1, day.peakEvaporation * 1.15);
   const y = (e: number) => TOP + AIR - (Math.min(e, most) / most) * AIR;
   const inside = day.hours.filter(
     (h) => ms(h.at) >= frame.from - HOUR_MS && ms(h.at) <= frame.until + HOUR_MS,
@@ -96,8 +94,8 @@ function Air({ day, frame, format }: { day: DayReport; frame: Frame; format: For
         <path d={line} className={classes.curve} />
       </g>
       {[
-        { limit: CARE, text: words.care },
-        { limit: ACT, text: words.act },
+        { limit: day.careEvaporation, text: words.care },
+        { limit: day.actEvaporation, text: words.act },
       ].map(({ limit, text }) => (
         <g key={limit} transform={`translate(0 ${String(y(limit))})`}>
           <line x1={frame.left} x2={frame.x(frame.until)} className={classes.limit} />

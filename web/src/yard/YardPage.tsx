@@ -25,9 +25,6 @@ const groups: { title: string; phases: JobLine['phase'][] }[] = [
   { title: words.done, phases: ['hardening', 'done'] },
 ];
 
-/** Under this chance of rain in working hours a day is called dry. */
-const DRY = 0.15;
-
 /** What matters about a job now, in a line. */
 function gist(job: JobLine, f: Formats): string {
   const size = job.orderL === null ? '' : f.bulk(job.orderL);
@@ -165,12 +162,12 @@ function Week() {
       </h2>
       <ul className={classes.weekDays}>
         {forecast.data.days.map((d) => (
-          <li key={d.date} data-dry={d.rainChance < DRY}>
+          <li key={d.date} data-dry={d.dry}>
             <b>{calendarDay(d.date).weekday}</b>
             <span>{calendarDay(d.date).day}</span>
             <span>{words.range(format.celsius(d.leastC), format.celsius(d.mostC))}</span>
             <span className={classes.rain}>
-              {d.rainChance < DRY ? words.dry : words.rain(format.percent(d.rainChance))}
+              {d.dry ? words.dry : words.rain(format.percent(d.rainChance))}
             </span>
           </li>
         ))}

@@ -12,6 +12,8 @@ namespace SetFirm.Core.Plans.Report;
 /// <param name="FinalSet">Of the last batch.</param>
 /// <param name="RainChance">Of rain from the first water to final set, 0-1.</param>
 /// <param name="PeakEvaporation">Most in those hours, kg/m2/h.</param>
+/// <param name="CareEvaporation">From here take care, kg/m2/h.</param>
+/// <param name="ActEvaporation">From here take precautions, kg/m2/h.</param>
 /// <param name="Zones">Parts finished as one.</param>
 /// <param name="Passes">All zones together, in working order.</param>
 /// <param name="Hours">Weather and evaporation, hour by hour.</param>
@@ -24,6 +26,8 @@ public sealed record DayReport(
     Instant? FinalSet,
     double RainChance,
     double PeakEvaporation,
+    double CareEvaporation,
+    double ActEvaporation,
     IReadOnlyList<ZoneReport> Zones,
     IReadOnlyList<PassReport> Passes,
     IReadOnlyList<HourReport> Hours);

@@ -1,8 +1,6 @@
 using System.Diagnostics;
 using System.Globalization;
-using System.Net;
 using System.Net.Http.Headers;
-using System.Net.Sockets;
 using System.Text;
 using NodaTime;
 using SetFirm.Core.Plans;
@@ -25,66 +23,28 @@ internal static class HttpLoad
 
     public static async Task<int> RunAsync(string server, string root)
     {
-        var file = Path.Combine(Path.GetTempPath(), $"setfirm-bench-{Guid.NewGuid():N}.db");
-        var address = new Uri($"http://127.0.0.1:{FreePort()}");
-        using var process = Start(server, root, address, file);
-        try
+        await using var service = new Service(server, root);
+        using var client = new HttpClient { BaseAddress = service.Address };
+        await service.ReadyAsync();
+        var today = SystemClock.Instance.GetCurrentInstant().InUtc().Date;
+        var job = DemoYard.Terrace(today.PlusDays(3));
+        var body = Encoding.UTF8.GetBytes($$"""{"document":{{JobFile.Write(job)}}}""");
+        var weather = new SimulatedForecast().Hours(SystemClock.Instance.GetCurrentInstant(), JobWeather.ForecastDays * 24);
+        await RoundAsync(client, body, job, weather, Warmup);
+        var ratios = new List<double>();
+        Console.WriteLine($"{Rounds} rounds of {InARound} each, in turn on one connection; milliseconds, median and p99");
+        for (var i = 1; i <= Rounds; i++)
         {
-            using var client = new HttpClient { BaseAddress = address };
-            await ReadyAsync(client);
-            var today = SystemClock.Instance.GetCurrentInstant().InUtc().Date;
-            var job = DemoYard.Terrace(today.PlusDays(3));
-            var body = Encoding.UTF8.GetBytes($$"""{"document":{{JobFile.Write(job)}}}""");
-            var weather = new SimulatedForecast().Hours(SystemClock.Instance.GetCurrentInstant(), JobWeather.ForecastDays * 24);
-            await RoundAsync(client, body, job, weather, Warmup);
-            var ratios = new List<double>();
-            Console.WriteLine($"{Rounds} rounds of {InARound} each, in turn on one connection; milliseconds, median and p99");
-            for (var i = 1; i <= Rounds; i++)
-            {
-                var round = await RoundAsync(client, body, job, weather, InARound);
-                var limit = (3 * Percentile(round.Empty, 0.99)) + Percentile(round.Planner, 0.99);
-                ratios.Add(Percentile(round.Plan, 0.99) / limit);
-                Console.WriteLine(string.Create(
-                    CultureInfo.InvariantCulture,
-                    $"{i}: empty {Pair(round.Empty)}   plan {Pair(round.Plan)}   planner alone {Pair(round.Planner)}   plan's p99 over its goal {ratios[^1]:0.00}"));
-            }
-
-            Console.WriteLine(string.Create(CultureInfo.InvariantCulture, $"median of the ratios {Percentile(ratios, 0.5):0.00}"));
-            return 0;
+            var round = await RoundAsync(client, body, job, weather, InARound);
+            var limit = (3 * Times.Percentile(round.Empty, 0.99)) + Times.Percentile(round.Planner, 0.99);
+            ratios.Add(Times.Percentile(round.Plan, 0.99) / limit);
+            Console.WriteLine(string.Create(
+                CultureInfo.InvariantCulture,
+                $"{i}: empty {Pair(round.Empty)}   plan {Pair(round.Plan)}   planner alone {Pair(round.Planner)}   plan's p99 over its goal {ratios[^1]:0.00}"));
         }
-        finally
-        {
-            process.Kill();
-            await process.WaitForExitAsync();
-            foreach (var end in new[] { "", "-wal", "-shm" })
-            {
-                File.Delete(file + end);
-            }
-        }
-    }
 
-    private static Process Start(string server, string root, Uri address, string file)
-    {
-        var start = new ProcessStartInfo("dotnet", [server, "--contentRoot", root, "--urls", address.ToString()]);
-        start.Environment["SetFirm__Database"] = file;
-        start.Environment["SetFirm__BurstOfRequests"] = "10000000";
-        return Process.Start(start) ?? throw new InvalidOperationException("the service did not start");
-    }
-
-    private static async Task ReadyAsync(HttpClient client)
-    {
-        for (var tries = 0; ; tries++)
-        {
-            try
-            {
-                (await client.GetAsync(new Uri("/api/health", UriKind.Relative))).EnsureSuccessStatusCode();
-                return;
-            }
-            catch (HttpRequestException) when (tries < 200)
-            {
-                await Task.Delay(50);
-            }
-        }
+        Console.WriteLine(string.Create(CultureInfo.InvariantCulture, $"median of the ratios {Times.Percentile(ratios, 0.5):0.00}"));
+        return 0;
     }
 
     private static Task<HttpResponseMessage> PostAsync(HttpClient client, byte[] body)
@@ -120,14 +80,5 @@ internal static class HttpLoad
     }
 
     private static string Pair(List<double> times) =>
-        string.Create(CultureInfo.InvariantCulture, $"{Percentile(times, 0.5):0.000} {Percentile(times, 0.99):0.000}");
-
-    private static double Percentile(List<double> times, double share) => times.Order().ElementAt((int)Math.Ceiling(share * times.Count) - 1);
-
-    private static int FreePort()
-    {
-        using var listener = new TcpListener(IPAddress.Loopback, 0);
-        listener.Start();
-        return ((IPEndPoint)listener.LocalEndpoint).Port;
-    }
+        string.Create(CultureInfo.InvariantCulture, $"{Times.Percentile(times, 0.5):0.000} {Times.Percentile(times, 0.99):0.000}");
 }

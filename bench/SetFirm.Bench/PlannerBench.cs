@@ -6,9 +6,11 @@ using BenchmarkDotNet.Loggers;
 using BenchmarkDotNet.Running;
 using BenchmarkDotNet.Toolchains.InProcess.Emit;
 using NodaTime;
+using SetFirm.Core.Finishing;
 using SetFirm.Core.Plans;
 using SetFirm.Core.Plans.Document;
 using SetFirm.Core.Plans.Report;
+using SetFirm.Core.Shapes;
 using SetFirm.Core.Weather;
 using SetFirm.Web.Demo;
 using SetFirm.Web.Weather;
@@ -22,11 +24,13 @@ public class PlannerBench
     private static readonly LocalDate Day = new(2027, 5, 7);
     private readonly JobDocument terrace = DemoYard.Terrace(Day);
     private readonly JobDocument tenPanels;
+    private readonly JobDocument curve;
     private readonly HourlyWeather weather;
 
     public PlannerBench()
     {
         tenPanels = terrace with { Elements = [.. Enumerable.Repeat(terrace.Elements[0], 10)] };
+        curve = terrace with { Elements = [Curve(10_000)] };
         weather = new SimulatedForecast().Hours(Instant.FromUtc(2027, 5, 4, 0, 0), JobWeather.ForecastDays * 24);
     }
 
@@ -35,6 +39,25 @@ public class PlannerBench
 
     [Benchmark]
     public PlanReport TenPanels() => Planner.Plan(tenPanels, weather);
+
+    [Benchmark]
+    public PlanReport TenThousandEdges() => Planner.Plan(curve, weather);
+
+    // A wavy ring, as a drawing file gives it.
+    private static SlabDocument Curve(int edges) => new()
+    {
+        Name = "Curve",
+        Outline = new PointsOutlineDocument
+        {
+            Points = [.. Enumerable.Range(0, edges).Select(i => 2 * Math.PI * i / edges).Select(a => (Angle: a, Radius: 5 + (0.02 * Math.Sin(40 * a)))).Select(p =>
+                new PointDocument { X = 6 + (p.Radius * Math.Cos(p.Angle)), Y = 6 + (p.Radius * Math.Sin(p.Angle)) })],
+        },
+        Edges = [],
+        Openings = [],
+        Thickness = "100 mm",
+        Bed = Bed.Levelled,
+        Finish = Finish.Broom,
+    };
 
     internal static int Run(string[] args)
     {

@@ -4,12 +4,13 @@ return args switch
 {
     ["planner", ..] => PlannerBench.Run(args[1..]),
     ["http", var server, var root] => await HttpLoad.RunAsync(server, root),
+    ["keystroke", var server, var root] => await Keystroke.RunAsync(server, root),
     ["size", var wwwroot] => FirstLoad.Print(wwwroot),
     _ => Usage(),
 };
 
 static int Usage()
 {
-    Console.Error.WriteLine("planner | http <server dll> <content root> | size <wwwroot>");
+    Console.Error.WriteLine("planner | http <server dll> <content root> | keystroke <server dll> <content root> | size <wwwroot>");
     return 2;
 }

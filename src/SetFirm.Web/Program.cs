@@ -5,6 +5,7 @@ using NodaTime;
 using SetFirm.Web;
 using SetFirm.Web.Demo;
 using SetFirm.Web.Files;
+using SetFirm.Web.Files.Outlines;
 using SetFirm.Web.Jobs;
 using SetFirm.Web.Plans;
 using SetFirm.Web.Storage;
@@ -78,6 +79,7 @@ api.MapForecast();
 api.MapPlans();
 api.MapJobs();
 api.MapCatalogue();
+api.MapOutlines();
 // Any place that is neither a file nor in the service is a place in the page. (A fallback under /api would answer 404 for a wrong method or type.)
 app.MapFallbackToFile("{*path:nonfile:regex(^(?!(api|openapi)(/|$)).*$)}", "index.html");
 

@@ -20,8 +20,8 @@ public sealed class KeptTests(Site site, Browser browser) : IClassFixture<Site>,
             ("a few paces", "That could not be read."),
         })
         {
-            browser.Type("Length of edge 1", text);
-            browser.Until(() => browser.Field("Length of edge 1").GetAttribute("aria-invalid") == "true");
+            browser.Type("Along", text);
+            browser.Until(() => browser.Field("Along").GetAttribute("aria-invalid") == "true");
             browser.Find(By.XPath($"//*[contains(@class, 'error')][contains(., '{says}')]"));
             browser.Find(By.CssSelector("[data-testid=plan]"));
         }
@@ -29,11 +29,13 @@ public sealed class KeptTests(Site site, Browser browser) : IClassFixture<Site>,
         browser.Find(By.XPath("//nav//a[contains(., 'Shape')][contains(., 'something is missing')]"));
         browser.Saved(); // even what makes no sense is kept
         browser.Reload();
-        browser.Field("Length of edge 1").GetAttribute("value").ShouldBe("a few paces");
-        browser.Type("Length of edge 1", "2 m");
+        browser.Field("Along").GetAttribute("value").ShouldBe("a few paces");
+        browser.Type("Along", "2 m");
+        browser.Says("2.4 m² at 100 mm");
+        browser.Choose("Measured", "Walking round it");
         browser.Type("Length of edge 3", "2.2 m");
         browser.Find(By.XPath("//li[@data-code='outlineGap'][contains(., '200 mm')]"));
-        browser.Press("Work out the last two edges");
+        browser.Press("Hold what was taped: work out the last two edges");
         browser.Says("2.4 m² at 100 mm");
     }
 
@@ -69,14 +71,14 @@ public sealed class KeptTests(Site site, Browser browser) : IClassFixture<Site>,
     {
         var id = await OpenAsync("Shared", "shape");
         await ChangeAsync(id, d => d["elements"]![0]!["thickness"] = "150 mm");
-        browser.Type("Name", "Mine");
+        browser.Type("Name: slab", "Mine");
         browser.Find(By.XPath("//*[@role='alert'][contains(., 'changed elsewhere')]"));
         browser.Press("Take theirs");
         browser.Says("at 150 mm");
-        browser.Field("Name").GetAttribute("value").ShouldBe("Slab");
+        browser.Field("Name: slab").GetAttribute("value").ShouldBe("Slab");
 
         await ChangeAsync(id, d => d["elements"]![0]!["thickness"] = "160 mm");
-        browser.Type("Name", "Mine again");
+        browser.Type("Name: slab", "Mine again");
         browser.Press("Keep mine");
         browser.Saved();
         var kept = (await DocumentAsync(id))["elements"]![0]!;

@@ -18,9 +18,13 @@ public sealed class WalkTests(Site site, Browser browser) : IClassFixture<Site>,
         var net = ((4.80 * 3.81) - (2.80 * 1.60)) * 0.125;
         browser.Says($"{M3(net)} m³ as drawn");
         browser.Says($"Have {M3(net * 1.08)} m³ ready");
-        browser.Figure("Round the edge").ShouldBe("17.22 m");
+        browser.Figure("Area").ShouldBe("13.8 m²");
         browser.Field("Edge 5 meets").GetAttribute("value").ShouldBe("wall");
         browser.Button("Edge 5: 2.80 m house wall, press to change");
+
+        browser.Step("Build");
+        browser.Says("boards of 47 × 150 on");
+        browser.Find(By.XPath("//label[contains(., 'Isolation strip at walls')]"));
 
         browser.Step("Mix");
         var bags = (int)Math.Ceiling(((net * 1080) + 1.5) / 11.7);
@@ -101,7 +105,7 @@ public sealed class WalkTests(Site site, Browser browser) : IClassFixture<Site>,
         TabTo("Edge 1: 1.80 m form board, press to change");
         browser.Keyboard(Keys.Enter);
         browser.Button("Edge 1: 1.80 m house wall, press to change");
-        TabTo("Length of edge 1");
+        TabTo("Along");
         browser.Chord(Keys.Control, "a");
         browser.Keyboard("2.5 m");
         browser.Says("3 m² at 100 mm");
@@ -121,7 +125,7 @@ public sealed class WalkTests(Site site, Browser browser) : IClassFixture<Site>,
         browser.Keyboard(Keys.Escape);
         browser.Until(() => browser.Driver.FindElements(By.XPath("//*[@role='dialog']")).Count == 0);
 
-        foreach (var (key, step) in new[] { ("2", "mix"), ("3", "load"), ("4", "day"), ("5", "cure"), ("1", "shape") })
+        foreach (var (key, step) in new[] { ("2", "build"), ("3", "mix"), ("4", "load"), ("5", "day"), ("6", "cure"), ("1", "shape") })
         {
             Blur();
             browser.Keyboard(key);
@@ -146,9 +150,9 @@ public sealed class WalkTests(Site site, Browser browser) : IClassFixture<Site>,
     {
         browser.Phone();
         NewJob("Bin corner");
-        browser.Type("Length of edge 1", "12' 6\"");
+        browser.Type("Along", "12' 6\"");
         browser.Says("4.57 m² at 100 mm");
-        foreach (var step in new[] { "Shape", "Mix", "Load", "Day", "Cure" })
+        foreach (var step in new[] { "Shape", "Build", "Mix", "Load", "Day", "Cure" })
         {
             browser.Step(step);
             browser.Sentence.ShouldNotBeEmpty();
@@ -159,7 +163,7 @@ public sealed class WalkTests(Site site, Browser browser) : IClassFixture<Site>,
         browser.Saved();
         browser.Reload();
         browser.Step("Shape");
-        browser.Field("Length of edge 1").GetAttribute("value").ShouldBe("12' 6\"");
+        browser.Field("Along").GetAttribute("value").ShouldBe("12' 6\"");
         browser.Laptop();
     }
 
@@ -175,7 +179,11 @@ public sealed class WalkTests(Site site, Browser browser) : IClassFixture<Site>,
     // Lengths as three people would say them, the last two worked out.
     private void DrawTheL()
     {
-        browser.Press("L-shape");
+        browser.Choose("Shape", "L-shape");
+        browser.Button("Edge 4: 0.50 m form board, press to change"); // drawn before it is walked round
+        browser.Choose("Measured", "Walking round it");
+        browser.Type("Length of edge 5", "");
+        browser.Type("Length of edge 6", "");
         browser.Type("Length of edge 1", "4.8 m");
         browser.Type("Length of edge 2", "12' 6\"");
         browser.Type("Length of edge 3", "2000");

@@ -36,7 +36,24 @@ internal static class Samples
     public static Outline Rectangle(double width, double depth, params ImmutableArray<Opening> openings) => Outline.TryCreate(
         [new(0, 0), new(width, 0), new(width, depth), new(0, depth)], openings).ShouldBeOfType<OutlineCheck.Sound>().Outline;
 
-    public static EdgeDocument Edge(string length, double turn = 90, Meets meets = Meets.Form) => new() { Length = length, Turn = turn, Meets = meets };
+    /// <summary>A closed curve of many short edges, as a drawing file gives it.</summary>
+    public static Outline Curve(int edges, double radius, double wave) => Outline.TryCreate(
+        [.. Enumerable.Range(0, edges).Select(i => 2 * Math.PI * i / edges).Select(a => (A: a, R: radius + (wave * Math.Sin(40 * a))))
+            .Select(p => new PlanPoint(radius + 1 + (p.R * Math.Cos(p.A)), radius + 1 + (p.R * Math.Sin(p.A))))],
+        []).ShouldBeOfType<OutlineCheck.Sound>().Outline;
+
+    /// <summary>A side to walk: its length and turn, and what it meets.</summary>
+    public static (SideDocument Side, EdgeDocument Edge) Edge(string length, double turn = 90, Meets meets = Meets.Form) =>
+        (new SideDocument { Length = length, Turn = turn }, new EdgeDocument { Meets = meets });
+
+    /// <summary>The slab with another outline, without openings or a fall of its own.</summary>
+    public static SlabDocument Walking(this SlabDocument slab, params IReadOnlyList<(SideDocument Side, EdgeDocument Edge)> sides) => slab with
+    {
+        Outline = new WalkedOutlineDocument { Sides = [.. sides.Select(s => s.Side)] },
+        Edges = [.. sides.Select(s => s.Edge)],
+        Openings = [],
+        Fall = null,
+    };
 
     /// <summary>An L of 4.8 by 3.4 m with a drain and a post, two of its sides at the house.</summary>
     public static JobDocument Terrace() => StartingJob.Of("Terrace", UnitSystem.Metric, "Europe/Berlin", new LocalDate(2027, 5, 4)) with
@@ -45,14 +62,18 @@ internal static class Samples
         Day = new DayDocument { Date = "2027-05-04", Start = "08:30" },
     };
 
+    private static readonly (SideDocument Side, EdgeDocument Edge)[] TerraceSides =
+        [Edge("4.80 m"), Edge("3.40 m"), Edge("2.00 m"), Edge("1.20 m", -90, Meets.Wall), Edge("", 90, Meets.Wall), Edge("")];
+
     public static SlabDocument TerraceSlab() => new()
     {
         Name = "Terrace",
-        Edges = [Edge("4.80 m"), Edge("3.40 m"), Edge("2.00 m"), Edge("1.20 m", -90, Meets.Wall), Edge("", 90, Meets.Wall), Edge("")],
+        Outline = new WalkedOutlineDocument { Sides = [.. TerraceSides.Select(s => s.Side)] },
+        Edges = [.. TerraceSides.Select(s => s.Edge)],
         Openings =
         [
-            new RoundOpeningDocument { Name = "Drain", Along = "3.60 m", In = "1.10 m", Diameter = "150 mm" },
-            new RectangularOpeningDocument { Name = "Post", Along = "350", In = "350", Width = "120", Depth = "120" },
+            new RoundOpeningDocument { Name = "Drain", Along = "3.60 m", In = "1.10 m", Diameter = "150 mm", Use = OpeningUse.Drain },
+            new RectangularOpeningDocument { Name = "Post", Along = "350", In = "350", Width = "120", Depth = "120", Use = OpeningUse.Post },
         ],
         Thickness = "100 mm",
         Bed = Bed.Levelled,

@@ -1,5 +1,8 @@
+using System.Collections.Immutable;
 using System.Text.Json;
 using SetFirm.Core.Curing;
+using SetFirm.Core.Formwork;
+using SetFirm.Core.Joints;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Setting;
@@ -30,6 +33,18 @@ public sealed class WorkedFigures
         ["stoppedCuring"] = (i, _) => StrengthGain.Stopped(Samples.Mix(D(i, "f28"), D(i, "c"), finalSetH: D(i, "tfHours")), D(i, "wetDays") * 24, D(i, "days") * 24),
         ["bagWater"] = (i, _) => BagCatalogue.Find(i.GetProperty("bag").GetString())!.StrengthWith(Volume.FromLitres(D(i, "waterL")))
             .ShouldBeOfType<StrengthFromWaterCement.Told>().Strength.Megapascals,
+        ["frustum"] = (i, _) => Footing.FrustumVolume(M(i, "footM"), M(i, "topM"), M(i, "heightM")).Litres,
+        ["thickEdge"] = (i, _) => ThickEdge(i).CubicMetres,
+        ["borderArc"] = (i, _) => (new CentreLine([new Stretch.Straight(M(i, "straightM"), 0), new Stretch.Arc(M(i, "radiusM"), D(i, "sweepDegrees"))]).Length
+            * Mm(i, "widthMm") * Mm(i, "depthMm")).Litres,
+        ["curbProfile"] = (i, _) => Curb(i).Area.SquareMetres * 1e6,
+        ["tapedX"] = (i, _) => TapedCorners.Of(D(i, "a"), D(i, "b"), D(i, "d")).ShouldBeOfType<TapedCorner.Meets>().At.X,
+        ["tapedY"] = (i, _) => TapedCorners.Of(D(i, "a"), D(i, "b"), D(i, "d")).ShouldBeOfType<TapedCorner.Meets>().At.Y,
+        ["tapedShortBy"] = (i, _) => TapedCorners.Of(D(i, "a"), D(i, "b"), D(i, "d")).ShouldBeOfType<TapedCorner.TooShort>() is var far ? far.ApartM - far.SumM : 0,
+        ["castings"] = (i, _) => Castings(i).Length,
+        ["lastStripDay"] = (i, _) => Castings(i)[^1].StripDay,
+        ["panelsAlong"] = (i, _) => Panels(i).Along,
+        ["panelsAcross"] = (i, _) => Panels(i).Across,
         ["lPatio"] = (i, _) => LPatio(i).CubicMetres,
     };
 
@@ -55,6 +70,29 @@ public sealed class WorkedFigures
         Near(Compute[kind](input, expected), expected.GetDouble(), tolerance);
     }
 
+    private static Volume ThickEdge(JsonElement input)
+    {
+        var outline = Samples.Rectangle(D(input, "alongM"), D(input, "acrossM"));
+        var drops = Enumerable.Range(0, 4).Select(e => new EdgeDrop(e, Mm(input, "widthMm"), Mm(input, "extraMm"))).ToArray();
+        return (outline.NetArea * Mm(input, "thicknessMm")) + EdgeDrops.Extra(outline, drops);
+    }
+
+    private static CurbProfile Curb(JsonElement input)
+    {
+        var (foot, height, faces) = (Mm(input, "baseMm"), Mm(input, "heightMm"), (int)D(input, "faces"));
+        return new CurbProfile(foot, CurbProfile.TopFrom(foot, height, faces, D(input, "batterDegrees"))!.Value, height, faces, EdgeEase.Round, Mm(input, "radiusMm"));
+    }
+
+    private static ImmutableArray<Casting> Castings(JsonElement input) =>
+        MouldCalendar.Of((int)D(input, "pieces"), (int)D(input, "moulds"), D(input, "stripDays"), cleanDays: 0);
+
+    private static (int Along, int Across) Panels(JsonElement input) =>
+        EqualPanels.Fewest(D(input, "alongM"), D(input, "acrossM"), D(input, "spacingM"), JointRules.MostRatio)!.Value;
+
+    private static Length M(JsonElement from, string name) => Length.FromMetres(D(from, name));
+
+    private static Length Mm(JsonElement from, string name) => Length.FromMillimetres(D(from, name));
+
     private static Volume LPatio(JsonElement input)
     {
         var edges = input.GetProperty("edgesM").EnumerateArray()
@@ -63,7 +101,7 @@ public sealed class WorkedFigures
         var hole = new Opening.Round(new PlanPoint(at[0].GetDouble(), at[1].GetDouble()), Length.FromMetres(D(input, "holeDiameterM")));
         var walked = OutlineWalk.Walk(edges).ShouldBeOfType<Walked.Closed>();
         var outline = Outline.TryCreate(walked.Corners, [hole]).ShouldBeOfType<OutlineCheck.Sound>().Outline;
-        return new SlabShape(outline, Length.FromMillimetres(D(input, "thicknessMm"))).Net;
+        return outline.NetArea * Length.FromMillimetres(D(input, "thicknessMm"));
     }
 
     private static void Near(double actual, double expected, JsonElement tolerance) => actual.ShouldBe(

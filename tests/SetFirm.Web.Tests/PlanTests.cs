@@ -19,7 +19,7 @@ public sealed class PlanTests(Site site) : IClassFixture<Site>
         report["load"]!["batches"]!.AsArray().Count.ShouldBeGreaterThan(0);
         report["day"]!["passes"]!.AsArray().Count.ShouldBe(5);
         report["cure"]!["milestones"]!.AsArray().Count.ShouldBe(6);
-        report["steps"]!.AsArray().Select(s => s!["step"]!.GetValue<string>()).ShouldBe(["shape", "mix", "load", "day", "cure"]);
+        report["steps"]!.AsArray().Select(s => s!["step"]!.GetValue<string>()).ShouldBe(["shape", "build", "mix", "load", "day", "cure"]);
     }
 
     [Fact]
@@ -44,11 +44,11 @@ public sealed class PlanTests(Site site) : IClassFixture<Site>
     public async Task Something_wrong_in_the_job_is_a_finding_not_a_refusal()
     {
         var document = await site.StartingJobAsync();
-        document["elements"]![0]!["edges"]![1]!["length"] = "four metres";
+        document["elements"]![0]!["outline"]!["along"] = "four metres";
         var report = await Planned(new JsonObject { ["document"] = document });
         report["shape"].ShouldBeNull();
         var finding = report["findings"]!.AsArray().Single(f => f!["severity"]!.GetValue<string>() == "error")!;
-        finding["where"]!.GetValue<string>().ShouldBe("/elements/0/edges/1/length");
+        finding["where"]!.GetValue<string>().ShouldBe("/elements/0/outline/along");
         finding["code"]!.GetValue<string>().ShouldBe("quantityUnread");
     }
 

@@ -5,8 +5,24 @@ public enum WhyCode
 {
     Area,
     Perimeter,
+    PathLength,
     NetVolume,
     OrderVolume,
+    Fall,
+    Panels,
+    PieceMass,
+    Excavation,
+    Spoil,
+    BaseStone,
+    Boards,
+    Stakes,
+    Bends,
+    SteelBars,
+    MeshSheets,
+    FibreDose,
+    Scrim,
+    MouldSheets,
+    Castings,
     Bags,
     BagsMass,
     BagWater,
@@ -52,6 +68,8 @@ public enum Source
     AstmC1074,
     En1992,
     Uno1998,
+    ApaForming,
+    MartelloToth1990,
 }
 
 /// <summary>A source and the range in which what we take from it holds.</summary>
@@ -74,6 +92,8 @@ public static class Citations
         Source.AstmC1074 => new(source, "ASTM C1074, equivalent age, Q = 5000 K, reference 20 °C", "0-50 °C"),
         Source.En1992 => new(source, "EN 1992-1-1, 3.1.2, strength with age", "from three times final set onward"),
         Source.Uno1998 => new(source, "Uno, ACI Materials Journal, 1998", "wind at 0.5 m; air 5-40 °C"),
+        Source.ApaForming => new(source, "APA, concrete forming design and construction guide, bending of ply", "dry ply, 6-18 mm"),
+        Source.MartelloToth1990 => new(source, "Martello and Toth, Knapsack Problems, 1990, chapter 8 (bin packing)", "cuts in one dimension"),
         _ => throw new ArgumentOutOfRangeException(nameof(source), source, "has no citation"),
     };
 }

@@ -25,12 +25,21 @@ public enum RemedyCode
     BagMiddleWater,
     LessWater,
     BlankLastEdge,
+    SpreadGap,
+    SteeperFall,
+    FallOffWall,
+    ProposeJoints,
+    TakeSchool,
+    ThickerSlab,
+    AnyPly,
+    AnyBoard,
+    AdvisedBase,
     LongerCure,
     CoverUnderPlastic,
 }
 
-/// <summary>One change to the document: the JSON pointer and the text or number to stand there. Both null clears the field.</summary>
-public sealed record Edit(string Path, string? Text = null, double? Number = null);
+/// <summary>One change to the document: the JSON pointer and the text, number or yes to stand there. All null clears the field.</summary>
+public sealed record Edit(string Path, string? Text = null, double? Number = null, bool? Yes = null);
 
 /// <summary>A remedy with the edits it makes and the effect it would have, as facts.</summary>
 public sealed record Remedy(RemedyCode Code, IReadOnlyList<Edit> Edits, IReadOnlyDictionary<string, double> Effect);
@@ -70,6 +79,9 @@ public sealed record Finding(
     }
 
     public Finding Naming(string name, string text) => this with { Texts = new Dictionary<string, string>(Texts) { [name] = text } };
+
+    /// <summary>With a way out where there is one.</summary>
+    public Finding Mending(Remedy? remedy) => remedy is null ? this : WithRemedies(remedy);
 
     public Finding WithRemedies(params ReadOnlySpan<Remedy> remedies) => this with { Remedies = remedies.ToArray() };
 }

@@ -42,6 +42,121 @@ public enum FindingCode
     /// <summary>Facts: other (index of the other opening).</summary>
     OpeningsOverlap,
 
+    /// <summary>Facts: sumMm, apartMm. Two tapes that together do not span the nails.</summary>
+    TapesTooShort,
+
+    /// <summary>Facts: differenceMm, apartMm. Two tapes that differ by more than the nails are apart.</summary>
+    TapesTooFarApart,
+
+    /// <summary>Facts: misfitMm, tapedMm, workedOutMm.</summary>
+    CheckTapeMisfit,
+
+    /// <summary>Facts: alongMm, acrossMm. A notch as large as its sides, a kidney as wide as it is long.</summary>
+    PresetCannotBe,
+
+    /// <summary>Facts: radiusMm, leastMm. A path bends tighter than half its width.</summary>
+    BendTooTight,
+
+    /// <summary>Facts: widthMm, leastMm.</summary>
+    TooNarrow,
+
+    /// <summary>Facts: given. Of base, top and batter two are wanted.</summary>
+    CurbWantsTwo,
+
+    /// <summary>Facts: batterDegrees, heightMm. The faces meet below the top.</summary>
+    CurbLeansAway,
+
+    /// <summary>Facts: easeMm, topMm.</summary>
+    EaseTooLarge,
+
+    /// <summary>Facts: thicknessMm, leastMm.</summary>
+    FieldTooThin,
+
+    /// <summary>Facts: baseMm, toppingMm.</summary>
+    TwoPours,
+
+    /// <summary>Facts: count, most.</summary>
+    NoProbes,
+
+    /// <summary>Facts: gradePct, leastPct.</summary>
+    FallTooFlat,
+
+    /// <summary>Facts: gradePct, leastPct, withinM.</summary>
+    FallFlatAtHouse,
+
+    /// <summary>Facts: edge (from 1).</summary>
+    FallToWall,
+
+    /// <summary>Facts: atMm.</summary>
+    JointOutside,
+
+    /// <summary>Facts: panel (number), lengthMm, mostMm.</summary>
+    PanelTooLong,
+
+    /// <summary>Facts: panel (number), ratio, most.</summary>
+    PanelTooSlender,
+
+    /// <summary>Facts: corner (from 1), xM, yM.</summary>
+    CornerWithoutJoint,
+
+    /// <summary>Facts: depthMm, grooverMm.</summary>
+    JointDeeperThanGroover,
+    RepeatJoints,
+    NoWayOut,
+
+    /// <summary>Facts: deepM, reachM.</summary>
+    BeyondReach,
+
+    // Files
+    /// <summary>Facts: line. Texts: reason. What stands there cannot be read.</summary>
+    FileDamaged,
+
+    /// <summary>The file does not say what its numbers measure.</summary>
+    FileUnitUnknown,
+
+    /// <summary>Facts: unit (the file's own code). A unit that no slab is drawn in.</summary>
+    FileUnitUnsupported,
+
+    /// <summary>Nothing closed is drawn in it.</summary>
+    FileWithoutOutline,
+
+    /// <summary>Facts: count, most.</summary>
+    FileTooManyPoints,
+
+    // Build
+    /// <summary>Facts: baseMm, advisedMm.</summary>
+    BaseThinnerThanAdvised,
+
+    /// <summary>Texts: given.</summary>
+    UnknownBoard,
+
+    /// <summary>Facts: boardMm, pourMm.</summary>
+    BoardTooLow,
+
+    /// <summary>Facts: gapMm, boardMm.</summary>
+    DigBelowBoard,
+
+    /// <summary>Facts: radiusMm, leastMm, plyMm.</summary>
+    PlyTooStiff,
+
+    /// <summary>Facts: radiusMm.</summary>
+    BendNeedsKerfs,
+
+    /// <summary>Facts: edges, lengthM.</summary>
+    CurveOfManyEdges,
+
+    /// <summary>Texts: given.</summary>
+    UnknownBar,
+
+    /// <summary>Texts: school, misfit, better. Facts: thicknessMm, leastMm, longestM.</summary>
+    SteelDoesNotFit,
+
+    /// <summary>Facts: massKg, limitKg.</summary>
+    HeavyPiece,
+
+    /// <summary>Facts: deepMm.</summary>
+    FootingBelowFrost,
+
     // Mix
     /// <summary>Texts: given.</summary>
     UnknownBag,

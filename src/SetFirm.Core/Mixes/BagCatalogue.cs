@@ -26,7 +26,13 @@ public static class BagCatalogue
         {
             Family = MixFamily.Rapid,
             MostThickness = Length.FromMillimetres(600),
+            Cement = null,
         },
+        Fine("rapid-mortar-55lb", BagKind.RapidMortar, Mass.FromPounds(55), 14.2, (2.8, 4.7), 45, (0.33, 0.6), (13, 150), cement: null) with { Family = MixFamily.Rapid },
+        Fine("topping-60lb", BagKind.Topping, Mass.FromPounds(60), 14.2, (3.3, 3.3), 35, (4.5, 6.5), (13, 50), BagMix.ToppingCementShare),
+        Fine("mortar-60lb", BagKind.Mortar, Mass.FromPounds(60), 14.2, (3.8, 3.8), 12, (5, 8), (6, 25), cement: null),
+        // A bag of sand mix with its 5 kg of modifier.
+        Fine("countertop-60lb", BagKind.Countertop, Mass.FromKilograms(Mass.FromPounds(60).Kilograms + 5), 17, (4.7, 4.7), 40, (3.5, 5.5), (25, 75), cement: null),
     ];
 
     public static BagMix? Find(string? id) => All.FirstOrDefault(b => b.Id == id);
@@ -45,5 +51,17 @@ public static class BagCatalogue
             LeastThickness: Length.FromMillimetres(50),
             MostThickness: null,
             MixFamily.Portland,
-            StoneMm: 10);
+            StoneMm: 10,
+            Cement: BagMix.CementShare);
+
+    // Without stone.
+    private static BagMix Fine(
+        string id, BagKind kind, Mass mass, double yieldLitres, (double Least, double Most) water, double f28, (double Initial, double Final) set,
+        (double LeastMm, double MostMm) thickness, double? cement) => Concrete(id, kind, mass, yieldLitres, water, f28, set) with
+        {
+            LeastThickness = Length.FromMillimetres(thickness.LeastMm),
+            MostThickness = Length.FromMillimetres(thickness.MostMm),
+            StoneMm = 0,
+            Cement = cement,
+        };
 }

@@ -16,7 +16,8 @@ namespace SetFirm.Core.Mixes;
 /// <param name="LeastThickness">Thinnest section it is meant for.</param>
 /// <param name="MostThickness">Thickest; null has no limit.</param>
 /// <param name="Family">How it sets.</param>
-/// <param name="StoneMm">Largest stone, mm.</param>
+/// <param name="StoneMm">Largest stone, mm; 0 has none.</param>
+/// <param name="Cement">Portland cement, share of its mass; null where it is not known or not Portland, and no w/c is shown.</param>
 public sealed record BagMix(
     string Id,
     BagKind Kind,
@@ -30,21 +31,25 @@ public sealed record BagMix(
     Length LeastThickness,
     Length? MostThickness,
     MixFamily Family,
-    double StoneMm)
+    double StoneMm,
+    double? Cement)
 {
     /// <summary>Cement in a concrete bag, share of its mass. Source: site practice.</summary>
     public const double CementShare = 0.155;
+
+    /// <summary>In a sand or topping mix.</summary>
+    public const double ToppingCementShare = 0.22;
 
     /// <summary>A leaner water than the most is credited up to this much strength; more is not claimed.</summary>
     public const double MostCredit = 1.15;
 
     public Volume MiddleWater => (LeastWater + MostWater) * 0.5;
 
-    /// <summary>w/c by mass with this much water to the bag; null for a rapid bag, whose binder is not Portland cement.</summary>
-    public double? WaterCementWith(Volume water) => Family == MixFamily.Rapid ? null : water.Litres / (Mass.Kilograms * CementShare);
+    /// <summary>w/c by mass with this much water to the bag; null where its cement is not known or not Portland.</summary>
+    public double? WaterCementWith(Volume water) => water.Litres / (Mass.Kilograms * Cement);
 
     /// <summary>28-day strength with this much water to the bag: f28 F(w/c) / F(w/c at most water), up to 1.15 f28.</summary>
-    /// <remarks>Source: ACI 211.1 table 6.3.4(a) for the shape F. A rapid bag keeps its stated strength.</remarks>
+    /// <remarks>Source: ACI 211.1 table 6.3.4(a) for the shape F. A bag whose cement is not known keeps its stated strength.</remarks>
     public StrengthFromWaterCement StrengthWith(Volume water)
     {
         if (WaterCementWith(water) is not { } ratio || WaterCementWith(MostWater) is not { } atMost)
@@ -73,7 +78,7 @@ public sealed record BagMix(
         return new ConcreteMix(
             Family,
             f28,
-            Family == MixFamily.Rapid ? null : Mass.Kilograms * CementShare * perM3,
+            Mass.Kilograms * Cement * perM3,
             water.Litres * perM3,
             Mass.Kilograms * perM3,
             WaterCementWith(water),
@@ -92,6 +97,10 @@ public enum BagKind
     FibreCrackResisting,
     FastHighStrength,
     RapidHardening,
+    RapidMortar,
+    Topping,
+    Mortar,
+    Countertop,
 }
 
 /// <summary>c of f(t) = f28 exp(c (1 - sqrt(28/t))). Source: EN 1992-1-1 3.1.2; sulfo-aluminate by fit to maker's ages.</summary>

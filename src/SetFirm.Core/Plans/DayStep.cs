@@ -43,9 +43,9 @@ internal static class DayStep
         var histories = new ZoneHistories(mix, mixC, weather, model);
         var zones = ZonesOf(shape, mix, load, schedule, histories, gate);
         var jointLimit = DayChecks.Joint(mix, mixC, schedule, load, gate);
-        var last = shape.Slabs[^1];
-        var youngest = new ZonePour(mix, last.Shape.Thickness, mixC, schedule.Batches[^1].WaterAdded);
-        var first = histories.Of(shape.Slabs[0].Shape.Thickness, start);
+        var last = shape.Elements[^1];
+        var youngest = new ZonePour(mix, last.Cast.Depth, mixC, schedule.Batches[^1].WaterAdded);
+        var first = histories.Of(shape.Elements[0].Cast.Depth, start);
         var newest = histories.Of(youngest.Depth, youngest.WaterAdded);
         var initialSet = first.WhenEquivalentHours(mix.ToInitialSet.TotalHours);
         var finalSet = newest.WhenEquivalentHours(mix.ToFinalSet.TotalHours);
@@ -91,15 +91,15 @@ internal static class DayStep
         PlannedShape shape, ConcreteMix mix, PlannedLoad load, PourSchedule schedule, ZoneHistories histories, Gate gate)
     {
         var zones = new List<ZoneReport>();
-        foreach (var zone in Zones.Cut(load.Batches, schedule, [.. shape.Slabs.Select(s => s.OrderL)], mix.ToInitialSet))
+        foreach (var zone in Zones.Cut(load.Batches, schedule, [.. shape.Elements.Select(s => s.PourL)], mix.ToInitialSet))
         {
-            var slab = shape.Slabs[zone.Element];
+            var element = shape.Elements[zone.Element];
             var (first, last) = (schedule.Batches[zone.FirstBatch], schedule.Batches[zone.LastBatch]);
-            var oldest = histories.Of(slab.Shape.Thickness, first.WaterAdded);
-            var youngest = histories.Of(slab.Shape.Thickness, last.WaterAdded);
+            var oldest = histories.Of(element.Cast.Depth, first.WaterAdded);
+            var youngest = histories.Of(element.Cast.Depth, last.WaterAdded);
             var number = zones.Count + 1;
             var passes = new List<PassReport>();
-            foreach (var rule in Finishes.Chain(slab.Said.Finish, mix.Family == MixFamily.Rapid))
+            foreach (var rule in Finishes.Chain(element.Said.Finish, mix.Family == MixFamily.Rapid))
             {
                 // Striking off follows the batches as they come; everything after waits until the zone is full.
                 var placed = rule.Pass == Pass.StrikeOff ? first.Placed : last.Placed;
@@ -111,7 +111,7 @@ internal static class DayStep
                 }
             }
 
-            zones.Add(new ZoneReport(number, slab.Index, first.Number, last.Number, last.Placed, passes));
+            zones.Add(new ZoneReport(number, element.Index, first.Number, last.Number, last.Placed, passes));
         }
 
         return zones;

@@ -36,12 +36,12 @@ internal static class MixStep
     }
 
     /// <summary>What the section asks: a bag has its range of thickness, a stone its least.</summary>
-    public static void CheckSections(Recipe recipe, IReadOnlyList<PlannedSlab> slabs, Gate gate)
+    public static void CheckSections(Recipe recipe, IReadOnlyList<PlannedElement> elements, Gate gate)
     {
-        foreach (var slab in slabs)
+        foreach (var element in elements)
         {
-            var thickness = slab.Shape.Thickness;
-            var path = $"/elements/{slab.Index}/thickness";
+            var thickness = element.Cast.Thinnest;
+            var path = element.ThicknessPath;
             var mostStone = thickness.Millimetres * StoneShareOfThickness;
             if (recipe is BaggedRecipe { Bag: var bag } && (thickness < bag.LeastThickness || thickness > bag.MostThickness))
             {
@@ -186,7 +186,7 @@ internal static class MixStep
     private static Remedy? LessWater(BagMix bag, double mostWaterCement)
     {
         const double stepL = 0.05;
-        var litres = Math.Floor(mostWaterCement * bag.Mass.Kilograms * BagMix.CementShare / stepL) * stepL;
+        var litres = Math.Floor(mostWaterCement * bag.Mass.Kilograms * (bag.Cement ?? 0) / stepL) * stepL;
         if (litres < bag.LeastWater.Litres || bag.StrengthWith(Volume.FromLitres(litres)) is not StrengthFromWaterCement.Told told)
         {
             return null;

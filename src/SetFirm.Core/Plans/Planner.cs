@@ -21,12 +21,13 @@ public static class Planner
         ArgumentNullException.ThrowIfNull(weather);
         var gate = new Gate(job.Units);
         var shape = ShapeStep.Plan(job.Elements, gate);
+        var build = BuildStep.Plan(job, shape, gate);
         var recipe = MixStep.Plan(job.Mix, gate);
-        var load = LoadStep.Plan(job.Mixing, recipe, shape?.Report.OrderL, gate);
+        var load = LoadStep.Plan(job.Mixing, recipe, shape?.PourL, gate);
         var start = DayStep.Start(job, gate);
         if (shape is not null && recipe is not null)
         {
-            MixStep.CheckSections(recipe, shape.Slabs, gate);
+            MixStep.CheckSections(recipe, shape.Elements, gate);
         }
 
         var day = shape is not null && recipe is not null && load is not null && start is { } when
@@ -41,7 +42,8 @@ public static class Planner
         return new PlanReport
         {
             Shape = shape?.Report,
-            Mix = recipe is null || shape is null ? null : recipe.Report(load?.Batches.Units.Sum() ?? UnitsFor(recipe, shape.Report.OrderL)),
+            Build = build,
+            Mix = recipe is null || shape is null ? null : recipe.Report(Units(recipe, load, shape)),
             Load = recipe is null || load is null ? null : Loads(recipe, load, job.Mix, day),
             Day = day?.Report,
             Cure = cure,
@@ -49,13 +51,14 @@ public static class Planner
             Findings = [.. gate.Findings.OrderByDescending(f => f.Severity)],
             Explanations = gate.Explanations,
             Citations = [.. gate.Explanations.SelectMany(e => e.Sources).Distinct().Order().Select(Citations.Of)],
-            Steps = StepStates.Of(gate.Findings, shape is not null, recipe is not null, load is not null, day is not null, cure is not null),
+            Steps = StepStates.Of(gate.Findings, shape is not null, build is not null, recipe is not null, load is not null, day is not null, cure is not null),
         };
     }
 
-    // Without a mixer to batch for, the bags to have are still known.
-    private static int UnitsFor(Recipe recipe, double orderL) =>
-        (int)Math.Min(int.MaxValue, Math.Ceiling((orderL + LoadStep.HoldBackL) / recipe.Unit.Yield.Litres));
+    // Without a mixer to batch for, or cast over several days, the bags to have are still known.
+    private static int Units(Recipe recipe, PlannedLoad? load, PlannedShape shape) => load is not null && shape.PourL >= shape.Report.OrderL - 1e-9
+        ? load.Batches.Units.Sum()
+        : (int)Math.Min(int.MaxValue, Math.Ceiling((shape.Report.OrderL + LoadStep.HoldBackL) / recipe.Unit.Yield.Litres));
 
     private static LoadReport Loads(Recipe recipe, PlannedLoad load, MixDocument mix, PlannedDay? day)
     {
@@ -83,6 +86,7 @@ internal static class StepStates
     private static readonly (string Prefix, Step Step)[] Places =
     [
         ("/elements", Step.Shape),
+        ("/build", Step.Build),
         ("/mixing", Step.Load),
         ("/mix", Step.Mix),
         ("/day", Step.Day),
@@ -106,8 +110,16 @@ internal static class StepStates
         return steps;
     }
 
+    // What holds an element and what is in it are said with the element, and decided in Build.
+    private static readonly string[] BuiltParts = ["forms", "steel"];
+
     private static Step? StepOf(string where)
     {
+        if (where.Split('/') is ["", "elements", _, var part, ..] && BuiltParts.Contains(part))
+        {
+            return Step.Build;
+        }
+
         foreach (var (prefix, step) in Places)
         {
             if (where.StartsWith(prefix, StringComparison.Ordinal))

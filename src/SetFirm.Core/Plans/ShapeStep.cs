@@ -1,28 +1,49 @@
 using System.Collections.Immutable;
 using SetFirm.Core.Findings;
+using SetFirm.Core.Joints;
 using SetFirm.Core.Plans.Document;
 using SetFirm.Core.Plans.Report;
-using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 
 namespace SetFirm.Core.Plans;
 
-/// <summary>A slab that passed the gate.</summary>
-internal sealed record PlannedSlab(int Index, SlabDocument Said, SlabShape Shape, double OrderL);
+/// <summary>An element that passed the gate.</summary>
+internal sealed record PlannedElement(int Index, ElementDocument Said, CastShape Cast, PlannedFall? Fall, PlannedJoints Joints, double OrderL)
+{
+    public string Path => $"/elements/{Index}";
 
-/// <summary>What came of the shapes: the sound slabs, and the report when every element is sound.</summary>
-internal sealed record PlannedShape(IReadOnlyList<PlannedSlab> Slabs, ShapeReport Report);
+    /// <summary>Where its thickness is said; a kind that has none of its own name for it points at itself.</summary>
+    public string ThicknessPath => Said is SlabDocument or PieceDocument or CounterDocument ? $"{Path}/thickness" : Path;
 
-/// <summary>From edges as taped to outlines, areas and volumes.</summary>
+    /// <summary>Litres of one pouring: pieces from few moulds are cast over several days.</summary>
+    public double PourL => Said switch
+    {
+        PieceDocument { Casting: var c } => OrderL * Math.Min(c.Moulds, c.Pieces) / c.Pieces,
+        RibbonDocument { Casting: var c } => OrderL * Math.Min(c.Moulds, c.Pieces) / c.Pieces,
+        _ => OrderL,
+    };
+}
+
+/// <summary>What came of the shapes: the sound elements, and the report when every one is sound.</summary>
+internal sealed record PlannedShape(IReadOnlyList<PlannedElement> Elements, ShapeReport Report)
+{
+    /// <summary>Litres of one pouring of all elements.</summary>
+    public double PourL => Elements.Sum(e => e.PourL);
+}
+
+/// <summary>From elements as said to areas, volumes, falls and joints.</summary>
 internal static class ShapeStep
 {
     public const int MostElements = 50;
     public const int MostEdges = 10_000;
     public const int MostOpenings = 200;
-    private const double LongestEdgeMm = 200_000;
-    private const double ThinnestMm = 5;
-    private const double ThickestMm = 2_000;
+    public const int MostProbes = 500;
+    public const double ThinnestMm = 5;
+    public const double ThickestMm = 2_000;
     private const double MostWastePercent = 50;
+
+    /// <summary>Hardened concrete, kg/m3. Source: site practice.</summary>
+    public const double HardKgPerM3 = 2_350;
 
     /// <returns>Null when any element is unsound: a plan for half a job would mislead.</returns>
     public static PlannedShape? Plan(IReadOnlyList<ElementDocument> elements, Gate gate)
@@ -39,171 +60,98 @@ internal static class ShapeStep
             return null;
         }
 
-        var slabs = new List<PlannedSlab>(elements.Count);
-        var reports = new List<SlabReport>(elements.Count);
+        var planned = new List<PlannedElement>(elements.Count);
+        var reports = new List<ElementReport>(elements.Count);
         for (var i = 0; i < elements.Count; i++)
         {
-            if (elements[i] is SlabDocument slab && Slab(i, slab, gate) is var (planned, report))
+            if (Element(i, elements[i], gate) is var (element, report))
             {
-                slabs.Add(planned);
+                planned.Add(element);
                 reports.Add(report);
             }
         }
 
-        if (slabs.Count < elements.Count)
+        if (planned.Count < elements.Count)
         {
             return null;
         }
 
         var (area, net, order) = (reports.Sum(r => r.AreaM2), reports.Sum(r => r.NetL), reports.Sum(r => r.OrderL));
-        return new PlannedShape(slabs, new ShapeReport(reports, area, net, order));
+        return new PlannedShape(planned, new ShapeReport(reports, area, net, order));
     }
 
-    private static (PlannedSlab, SlabReport)? Slab(int index, SlabDocument slab, Gate gate)
+    private static (PlannedElement, ElementReport)? Element(int index, ElementDocument said, Gate gate)
     {
         var path = $"/elements/{index}";
-        var thickness = gate.Length($"{path}/thickness", slab.Thickness, ThinnestMm, ThickestMm);
-        var wasteSound = slab.WastePercent is not { } given || gate.InRange($"{path}/wastePercent", given, 0, MostWastePercent, "Pct");
-        var walked = Walk(path, slab.Edges, gate);
-        var openings = Openings(path, slab, gate);
-        if (thickness is not { } depth || !wasteSound || walked is null || openings is not { } holes
-            || Outlined(path, walked, holes, gate) is not { } outline)
+        var wasteSound = said.WastePercent is not { } given || gate.InRange($"{path}/wastePercent", given, 0, MostWastePercent, "Pct");
+        var own = new ElementGate(path, gate);
+        if (said.Cast(own) is not { } cast || !wasteSound)
         {
             return null;
         }
 
-        var shape = new SlabShape(outline, depth);
-        var waste = slab.WastePercent ?? (Waste.Share(slab.Bed) * 100);
-        var order = shape.Net.Litres * (1 + (waste / 100));
-        Explain(path, shape, waste, order, gate);
-        var report = new SlabReport(
-            index,
-            slab.Name,
-            outline.Corners,
-            [.. slab.Edges.Select((e, i) => new EdgeReport(outline.EdgeMetres(i), string.IsNullOrWhiteSpace(e.Length), e.Meets))],
-            [.. slab.Openings.Zip(outline.Openings, Opened)],
-            outline.NetArea.SquareMetres,
-            outline.Perimeter.Metres,
-            depth.Millimetres,
-            walked.MisfitMetres * 1000,
-            shape.Net.Litres,
-            waste,
-            order);
-        return (new PlannedSlab(index, slab, shape, order), report);
-    }
-
-    private static Walked.Closed? Walk(string path, IReadOnlyList<EdgeDocument> edges, Gate gate)
-    {
-        if (edges.Count > MostEdges)
+        if (cast.Net.CubicMetres <= 0)
         {
-            gate.Fault(FindingCode.TooMany, $"{path}/edges", ("count", edges.Count), ("most", MostEdges));
+            gate.Fault(FindingCode.NothingToPour, path);
             return null;
         }
 
-        var taped = new TapedEdge[edges.Count];
-        var sound = true;
-        for (var i = 0; i < edges.Count; i++)
-        {
-            var blank = string.IsNullOrWhiteSpace(edges[i].Length);
-            var length = blank ? null : gate.Length($"{path}/edges/{i}/length", edges[i].Length, 1, LongestEdgeMm);
-            sound &= gate.InRange($"{path}/edges/{i}/turn", edges[i].Turn, -180, 180, "Degrees") && (blank || length is not null);
-            taped[i] = new TapedEdge(length, edges[i].Turn);
-        }
-
-        return sound ? Closed(path, OutlineWalk.Walk(taped), edges.Count, gate) : null;
+        var waste = said.WastePercent ?? (Waste.Share(said.Bed) * 100);
+        var order = cast.Net.Litres * (1 + (waste / 100));
+        var fall = FallStep.Plan(path, said, cast.Plan, gate);
+        var joints = JointStep.Plan(path, said, cast, gate);
+        var planned = new PlannedElement(index, said, cast, fall, joints, order);
+        Explain(planned, waste, gate);
+        return (planned, Reported(planned, own, waste));
     }
 
-    private static Walked.Closed? Closed(string path, Walked walked, int count, Gate gate)
+    private static ElementReport Reported(PlannedElement planned, ElementGate own, double waste)
     {
-        switch (walked)
+        var (said, cast, plan) = (planned.Said, planned.Cast, planned.Cast.Plan);
+        return new ElementReport
         {
-            case Walked.Closed closed:
-                return closed;
-            case Walked.TooFewEdges:
-                gate.Fault(FindingCode.TooFewEdges, $"{path}/edges", ("count", count));
-                return null;
-            case Walked.TurnsOff turns:
-                gate.Fault(FindingCode.TurnsDoNotClose, $"{path}/edges", ("sumDegrees", turns.SumDegrees));
-                return null;
-            case Walked.Gap gap:
-                // Leaving the last two edges to be worked out closes any outline whose last two are not parallel.
-                var finding = Finding.Of(
-                    FindingCode.OutlineGap, Severity.Error, $"{path}/edges", ("gapMm", gap.Metres * 1000), ("limitMm", OutlineWalk.SpreadMetres * 1000));
-                var edits = new[] { count - 2, count - 1 }.Select(i => new Edit($"{path}/edges/{i}/length", Text: "")).ToArray();
-                gate.Add(finding.WithRemedies(new Remedy(RemedyCode.BlankLastEdge, edits, new Dictionary<string, double> { ["gapMm"] = 0 })));
-                return null;
-            case Walked.NotSolvable open:
-                gate.Fault(FindingCode.OutlineNotSolvable, $"{path}/edges", ("blanks", open.Blanks));
-                return null;
-            case Walked.Backwards back:
-                gate.Fault(FindingCode.EdgeBackwards, $"{path}/edges/{back.Edge}/length", ("lengthMm", back.Metres * 1000));
-                return null;
-            default:
-                throw new System.Diagnostics.UnreachableException();
-        }
+            Index = planned.Index,
+            Name = said.Name,
+            Corners = plan.Corners,
+            Edges = [.. Enumerable.Range(0, plan.Corners.Length).Select(i => Edge(said, own, plan, i))],
+            Openings = said is OutlinedDocument outlined ? [.. outlined.Openings.Zip(plan.Openings, Opened)] : [],
+            AreaM2 = plan.NetArea.SquareMetres * cast.Count,
+            PerimeterM = cast.Line is { } line ? line.Length.Metres : plan.Perimeter.Metres,
+            ThicknessMm = cast.Depth.Millimetres,
+            MisfitMm = own.MisfitM * 1000,
+            Count = cast.Count,
+            PieceKg = cast.Net.CubicMetres * HardKgPerM3 / cast.Count,
+            Stretches = cast.Line is null ? null : Stretches(cast.Line),
+            Parts = [.. cast.Parts.Select(p => new PartReport(p.Part, p.Volume.Litres, p.InMix))],
+            Section = new SectionReport([.. cast.Section.Pieces.Select(p => new SectionPieceReport(p.Part, p.Points))], cast.Section.GoesOn),
+            Fall = planned.Fall?.Report,
+            Joints = planned.Joints.Report,
+            NetL = cast.Net.Litres,
+            WastePercent = waste,
+            OrderL = planned.OrderL,
+        };
     }
 
-    private static ImmutableArray<Opening>? Openings(string path, SlabDocument slab, Gate gate)
+    private static List<StretchReport> Stretches(CentreLine line)
     {
-        if (slab.Openings.Count > MostOpenings)
+        var (reports, walked) = (new List<StretchReport>(line.Stretches.Length), 0.0);
+        foreach (var stretch in line.Stretches)
         {
-            gate.Fault(FindingCode.TooMany, $"{path}/openings", ("count", slab.Openings.Count), ("most", MostOpenings));
-            return null;
+            reports.Add(new StretchReport(stretch.LengthM, (stretch as Stretch.Arc)?.Radius.Metres ?? 0, line.At(walked + (stretch.LengthM / 2)).At));
+            walked += stretch.LengthM;
         }
 
-        // "In from the first edge" is to the left of it where the outline turns left, else to the right.
-        var inward = slab.Edges.Sum(e => e.Turn) < 0 ? -1 : 1;
-        var openings = ImmutableArray.CreateBuilder<Opening>(slab.Openings.Count);
-        for (var i = 0; i < slab.Openings.Count; i++)
-        {
-            if (OneOpening($"{path}/openings/{i}", slab.Openings[i], inward, gate) is { } opening)
-            {
-                openings.Add(opening);
-            }
-        }
-
-        return openings.Count == slab.Openings.Count ? openings.ToImmutable() : null;
+        return reports;
     }
 
-    private static Opening? OneOpening(string path, OpeningDocument said, int inward, Gate gate)
-    {
-        var along = gate.SignedLength($"{path}/along", said.Along, LongestEdgeMm);
-        var inFrom = gate.SignedLength($"{path}/in", said.In, LongestEdgeMm);
-        var centre = new PlanPoint(along ?? 0, inward * (inFrom ?? 0));
-        var placed = along is not null && inFrom is not null;
-        switch (said)
-        {
-            case RoundOpeningDocument round:
-                var diameter = gate.Length($"{path}/diameter", round.Diameter, 1, LongestEdgeMm);
-                return placed && diameter is { } d ? new Opening.Round(centre, d) : null;
-            case RectangularOpeningDocument box:
-                var width = gate.Length($"{path}/width", box.Width, 1, LongestEdgeMm);
-                var depth = gate.Length($"{path}/depth", box.Depth, 1, LongestEdgeMm);
-                return placed && width is { } w && depth is { } h ? new Opening.Rectangular(centre, w, h) : null;
-            default:
-                throw new System.Diagnostics.UnreachableException();
-        }
-    }
-
-    private static Outline? Outlined(string path, Walked.Closed walked, ImmutableArray<Opening> openings, Gate gate)
-    {
-        switch (Outline.TryCreate(walked.Corners, openings))
-        {
-            case OutlineCheck.Sound sound:
-                return sound.Outline;
-            case OutlineCheck.Crosses crosses:
-                gate.Fault(FindingCode.OutlineCrosses, $"{path}/edges", ("xM", crosses.At.X), ("yM", crosses.At.Y));
-                return null;
-            case OutlineCheck.OpeningOutside outside:
-                gate.Fault(FindingCode.OpeningOutside, $"{path}/openings/{outside.Opening}");
-                return null;
-            case OutlineCheck.OpeningsOverlap overlap:
-                gate.Fault(FindingCode.OpeningsOverlap, $"{path}/openings/{overlap.Opening}", ("other", overlap.Other));
-                return null;
-            default:
-                throw new System.Diagnostics.UnreachableException();
-        }
-    }
+    private static EdgeReport Edge(ElementDocument said, ElementGate own, Outline plan, int i) => new(
+        plan.EdgeMetres(i),
+        plan.ChordMetres(i),
+        plan.TurnDegrees((i + 1) % plan.Corners.Length),
+        plan.IsArc(i) ? plan.Rises[i] : 0,
+        plan.IsArc(i) ? Arcs.RadiusM(plan.ChordMetres(i), plan.Rises[i]) : 0,
+        i < own.WorkedOut.Length && own.WorkedOut[i],
+        said.MeetsAt(i));
 
     private static OpeningReport Opened(OpeningDocument said, Opening opening) => opening switch
     {
@@ -212,18 +160,20 @@ internal static class ShapeStep
         _ => throw new System.Diagnostics.UnreachableException(),
     };
 
-    private static void Explain(string path, SlabShape shape, double waste, double order, Gate gate)
+    private static void Explain(PlannedElement planned, double waste, Gate gate)
     {
-        var outline = shape.Outline;
+        var (path, cast, plan) = (planned.Path, planned.Cast, planned.Cast.Plan);
         gate.Add(Explanation.For(
-            WhyCode.Area, path, outline.NetArea.SquareMetres, Source.Geometry,
-            ("grossM2", outline.GrossArea.SquareMetres), ("openingsM2", outline.GrossArea.SquareMetres - outline.NetArea.SquareMetres)));
+            WhyCode.Area, path, plan.NetArea.SquareMetres * cast.Count, Source.Geometry,
+            ("grossM2", plan.GrossArea.SquareMetres), ("openingsM2", plan.GrossArea.SquareMetres - plan.NetArea.SquareMetres), ("pieces", cast.Count)));
+        gate.Add(cast.Line is { } line
+            ? Explanation.For(WhyCode.PathLength, path, line.Length.Metres, Source.Geometry, ("stretches", line.Stretches.Length))
+            : Explanation.For(WhyCode.Perimeter, path, plan.Perimeter.Metres, Source.Geometry, ("edges", plan.Corners.Length)));
+        var inputs = cast.Parts.Where(p => p.InMix).Select(p => (Gate.CamelCase(p.Part.ToString()) + "L", p.Volume.Litres)).ToArray();
+        gate.Add(Explanation.For(WhyCode.NetVolume, path, cast.Net.Litres, Source.Geometry, inputs.Length > 1
+            ? inputs
+            : [("areaM2", plan.NetArea.SquareMetres * cast.Count), ("meanDepthMm", cast.Net.CubicMetres / (plan.NetArea.SquareMetres * cast.Count) * 1000)]));
         gate.Add(Explanation.For(
-            WhyCode.Perimeter, path, outline.Perimeter.Metres, Source.Geometry, ("edges", outline.Corners.Length)));
-        gate.Add(Explanation.For(
-            WhyCode.NetVolume, path, shape.Net.Litres, Source.Geometry,
-            ("areaM2", outline.NetArea.SquareMetres), ("thicknessMm", shape.Thickness.Millimetres)));
-        gate.Add(Explanation.For(
-            WhyCode.OrderVolume, path, order, Source.SitePractice, ("netL", shape.Net.Litres), ("wastePct", waste)));
+            WhyCode.OrderVolume, path, planned.OrderL, Source.SitePractice, ("netL", cast.Net.Litres), ("wastePct", waste)));
     }
 }

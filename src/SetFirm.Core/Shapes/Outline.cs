@@ -1,49 +1,117 @@
 using System.Collections.Immutable;
 using NetTopologySuite.Geometries;
 using NetTopologySuite.Geometries.Prepared;
+using NetTopologySuite.Operation.Buffer;
 using NetTopologySuite.Operation.Valid;
 using SetFirm.Core.Quantities;
 
 namespace SetFirm.Core.Shapes;
 
-/// <summary>A checked outline: closed, not crossing itself, with openings inside it. Made only by <see cref="TryCreate"/>.</summary>
+/// <summary>A checked outline of straight and arc edges: closed, not crossing itself, with openings inside it. Made only by <see cref="TryCreate"/>.</summary>
 public sealed class Outline
 {
-    /// <summary>Circles are cut to chords that leave the arc by no more than this, for tests of place only; areas stay exact.</summary>
-    public const double ChordErrorMetres = 0.001;
+    internal static readonly GeometryFactory Factory = new();
+    private readonly double signedChordArea;
+    private readonly Lazy<Polygon> net;
+    private readonly Lazy<Rings> region;
+    private readonly Lazy<Outline> plain;
 
-    private static readonly GeometryFactory Factory = new();
-
-    private Outline(ImmutableArray<PlanPoint> corners, ImmutableArray<Opening> openings, double signedArea)
+    private Outline(ImmutableArray<PlanPoint> corners, ImmutableArray<double> rises, ImmutableArray<Opening> openings, FlatRing flat, double signedChordArea)
     {
-        Corners = corners;
-        Openings = openings;
-        GrossArea = Area.FromSquareMetres(Math.Abs(signedArea));
-        var net = GrossArea.SquareMetres - openings.Sum(o => o.Area.SquareMetres);
-        NetArea = Area.FromSquareMetres(Math.Max(0, net));
+        (Corners, Rises, Openings, this.signedChordArea) = (corners, rises, openings, signedChordArea);
+        (Flat, FlatEdges) = (flat.Points, flat.Edges);
+        var gross = Math.Abs(signedChordArea);
+        for (var i = 0; i < corners.Length; i++)
+        {
+            gross += Math.Sign(rises[i]) * Arcs.SegmentM2(ChordMetres(i), rises[i]);
+        }
+
+        GrossArea = Area.FromSquareMetres(Math.Max(0, gross));
+        NetArea = Area.FromSquareMetres(Math.Max(0, gross - openings.Sum(o => o.Area.SquareMetres)));
+        region = new(() => new Rings(Net));
+        plain = new(Simplify);
+        net = new(() => Factory.CreatePolygon(Ring(Flat).Shell, [.. Openings.Select(o => Hole(o).Shell)]));
     }
+
+    /// <summary>With more stretches than this an outline is a drawn curve, and advice on it goes by <see cref="Plain"/>.</summary>
+    public const int MostDetailed = 600;
+
+    private static readonly ImmutableArray<double> Tolerances = [0.002, 0.01, 0.05, 0.2, 1];
 
     public ImmutableArray<PlanPoint> Corners { get; }
 
+    /// <summary>For each edge how far its middle bows out of the straight line between its ends, metres; 0 is straight, below 0 bows in.</summary>
+    public ImmutableArray<double> Rises { get; }
+
     public ImmutableArray<Opening> Openings { get; }
+
+    /// <summary>The outline with its arcs cut to chords, within <see cref="Arcs.ChordErrorM"/>.</summary>
+    public ImmutableArray<PlanPoint> Flat { get; }
+
+    /// <summary>Which edge each stretch of <see cref="Flat"/> belongs to.</summary>
+    public ImmutableArray<int> FlatEdges { get; }
 
     public Area GrossArea { get; }
 
-    /// <summary>What is poured: the outline less its openings.</summary>
+    /// <summary>What is poured: the outline less its openings. Exact: arcs and circles, not their chords.</summary>
     public Area NetArea { get; }
 
     public Length Perimeter => Length.FromMetres(Enumerable.Range(0, Corners.Length).Sum(EdgeMetres));
 
-    public double EdgeMetres(int edge)
+    /// <summary>True where the corners run anticlockwise, so that the slab lies to the left of each edge.</summary>
+    public bool TurnsLeft => signedChordArea > 0;
+
+    /// <summary>The slab with its openings, arcs and circles as chords. Its coordinates must not be set.</summary>
+    internal Polygon Net => net.Value;
+
+    /// <summary>
+    /// The outline itself; of a drawn curve one of at most <see cref="MostDetailed"/> corners that stays within millimetres of it, or
+    /// as near as so few corners can. Joints, steel and reach are advised on this; areas and volumes never are.
+    /// </summary>
+    public Outline Plain => plain.Value;
+
+    /// <summary>The same for questions that are asked many times.</summary>
+    internal Rings Region => region.Value;
+
+    /// <summary>Along the edge, round its arc where it has one.</summary>
+    public double EdgeMetres(int edge) => Arcs.LengthM(ChordMetres(edge), Rises[edge]);
+
+    /// <summary>Straight from end to end.</summary>
+    public double ChordMetres(int edge) => Corners[edge].DistanceTo(Corners[(edge + 1) % Corners.Length]);
+
+    /// <summary>Turn at a corner between the straight lines before and after it, degrees: left positive.</summary>
+    public double TurnDegrees(int corner)
     {
-        var (from, to) = (Corners[edge], Corners[(edge + 1) % Corners.Length]);
-        return Math.Sqrt(((to.X - from.X) * (to.X - from.X)) + ((to.Y - from.Y) * (to.Y - from.Y)));
+        var n = Corners.Length;
+        var (a, b, c) = (Corners[(corner + n - 1) % n], Corners[corner], Corners[(corner + 1) % n]);
+        var (ux, uy, vx, vy) = (b.X - a.X, b.Y - a.Y, c.X - b.X, c.Y - b.Y);
+        return Math.Atan2((ux * vy) - (uy * vx), (ux * vx) + (uy * vy)) * 180 / Math.PI;
     }
 
-    /// <summary>Checks once; what comes out <see cref="OutlineCheck.Sound"/> may be trusted.</summary>
-    public static OutlineCheck TryCreate(ImmutableArray<PlanPoint> corners, ImmutableArray<Opening> openings)
+    public bool IsArc(int edge) => Math.Abs(Rises[edge]) >= Arcs.StraightM;
+
+    /// <summary>The same seen from below: what a mould for a face-down cast is cut to.</summary>
+    public Outline Mirrored()
     {
-        var ring = Ring(corners);
+        var corners = Corners.Select(Mirror).ToImmutableArray();
+        var openings = Openings.Select(o => o.MovedTo(Mirror(o.Centre))).ToImmutableArray();
+        return new Outline(corners, Rises, openings, FlatRing.Of(corners, Rises, turnsLeft: !TurnsLeft), -signedChordArea);
+    }
+
+    /// <summary>Area that is left when every edge is moved in, openings left out, square metres; corners stay sharp.</summary>
+    public double InsetM2(double byM) =>
+        Ring(Flat).Buffer(-byM, new BufferParameters(8, EndCapStyle.Flat, JoinStyle.Mitre, 10)).Area - Openings.Sum(o => o.Area.SquareMetres);
+
+    /// <summary>Checks once; what comes out <see cref="OutlineCheck.Sound"/> may be trusted.</summary>
+    /// <param name="corners">Start of each edge; three at the least.</param>
+    /// <param name="openings">Holes.</param>
+    /// <param name="rises">For each edge, metres; default means all straight.</param>
+    public static OutlineCheck TryCreate(ImmutableArray<PlanPoint> corners, ImmutableArray<Opening> openings, ImmutableArray<double> rises = default)
+    {
+        var bows = rises.IsDefault ? [.. new double[corners.Length]] : rises;
+        var signed = SignedArea(corners);
+        var flat = FlatRing.Of(corners, bows, signed > 0);
+        var ring = Ring(flat.Points);
         var fault = new IsValidOp(ring).ValidationError;
         if (fault is not null)
         {
@@ -69,7 +137,28 @@ public sealed class Outline
             }
         }
 
-        return new OutlineCheck.Sound(new Outline(corners, openings, SignedArea(corners)));
+        return new OutlineCheck.Sound(new Outline(corners, bows, openings, flat, signed));
+    }
+
+    private Outline Simplify()
+    {
+        if (Flat.Length <= MostDetailed)
+        {
+            return this;
+        }
+
+        foreach (var tolerance in Tolerances)
+        {
+            var kept = Simplified.Keep(Flat, tolerance);
+            ImmutableArray<PlanPoint> corners = [.. kept.Select(i => Flat[i])];
+            if (kept.Length is >= 3 and <= MostDetailed && new IsValidOp(Ring(corners)).IsValid)
+            {
+                var ring = Ring(corners);
+                return new Outline(corners, [.. new double[corners.Length]], [.. Openings.Where(o => ring.Covers(Hole(o)))], new FlatRing(corners, [.. kept.Select(i => FlatEdges[i])]), SignedArea(corners));
+            }
+        }
+
+        return this;
     }
 
     /// <summary>The shoelace sum: positive where the corners run anticlockwise.</summary>
@@ -85,7 +174,9 @@ public sealed class Outline
         return twice / 2;
     }
 
-    private static Polygon Ring(ImmutableArray<PlanPoint> corners)
+    private static PlanPoint Mirror(PlanPoint p) => new(0 - p.X, p.Y); // 0 - x keeps +0 where -x would make -0
+
+    internal static Polygon Ring(ImmutableArray<PlanPoint> corners)
     {
         var ring = new Coordinate[corners.Length + 1];
         for (var i = 0; i < ring.Length; i++)
@@ -109,12 +200,36 @@ public sealed class Outline
 
     private static ImmutableArray<PlanPoint> Circle(PlanPoint at, double radius)
     {
-        // sagitta r (1 - cos(pi/n)) <= error
-        var chords = radius <= ChordErrorMetres
-            ? 8
-            : Math.Clamp((int)Math.Ceiling(Math.PI / Math.Acos(1 - (ChordErrorMetres / radius))), 8, 720);
+        var chords = Math.Max(8, Arcs.Chords(radius, 2 * Math.PI));
         return [.. Enumerable.Range(0, chords).Select(i =>
             new PlanPoint(at.X + (radius * Math.Cos(2 * Math.PI * i / chords)), at.Y + (radius * Math.Sin(2 * Math.PI * i / chords))))];
+    }
+}
+
+/// <summary>An outline cut to chords, and the edge that each chord came from.</summary>
+internal readonly record struct FlatRing(ImmutableArray<PlanPoint> Points, ImmutableArray<int> Edges)
+{
+    public static FlatRing Of(ImmutableArray<PlanPoint> corners, ImmutableArray<double> rises, bool turnsLeft)
+    {
+        if (rises.All(r => Math.Abs(r) < Arcs.StraightM))
+        {
+            return new FlatRing(corners, [.. Enumerable.Range(0, corners.Length)]);
+        }
+
+        var points = ImmutableArray.CreateBuilder<PlanPoint>();
+        var edges = ImmutableArray.CreateBuilder<int>();
+        for (var i = 0; i < corners.Length; i++)
+        {
+            // Out of the outline is to the right where it turns left.
+            var between = Arcs.Between(corners[i], corners[(i + 1) % corners.Length], turnsLeft ? rises[i] : -rises[i]);
+            foreach (var point in between.Prepend(corners[i]))
+            {
+                points.Add(point);
+                edges.Add(i);
+            }
+        }
+
+        return new FlatRing(points.ToImmutable(), edges.ToImmutable());
     }
 }
 

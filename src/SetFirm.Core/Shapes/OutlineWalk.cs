@@ -24,7 +24,9 @@ public abstract record Walked
 
     public sealed record TurnsOff(double SumDegrees) : Walked;
 
-    public sealed record Gap(double Metres) : Walked;
+    /// <param name="Metres">By how much the start was missed.</param>
+    /// <param name="Spreadable">True where spreading it would still give an outline near what was taped.</param>
+    public sealed record Gap(double Metres, bool Spreadable) : Walked;
 
     /// <summary>More than two blanks, or two that run parallel.</summary>
     public sealed record NotSolvable(int Blanks) : Walked;
@@ -43,9 +45,14 @@ public static class OutlineWalk
     /// <summary>Tapes read by hand miss by a few millimetres; this much is spread without asking.</summary>
     public const double SpreadMetres = 0.005;
 
+    /// <summary>More than this share of the way round is a wrong tape, not a misfit, and is never spread.</summary>
+    private const double MostSpreadShare = 0.05;
+
     private const double TurnSlackDegrees = 1e-6;
 
-    public static Walked Walk(IReadOnlyList<TapedEdge> edges)
+    /// <param name="edges">As taped.</param>
+    /// <param name="spread">Spread a gap wider than <see cref="SpreadMetres"/> too.</param>
+    public static Walked Walk(IReadOnlyList<TapedEdge> edges, bool spread = false)
     {
         ArgumentNullException.ThrowIfNull(edges);
         if (edges.Count < 3)
@@ -68,7 +75,7 @@ public static class OutlineWalk
         }
 
         var backwards = Array.FindIndex(lengths, l => l <= 0);
-        return backwards >= 0 ? new Walked.Backwards(backwards, lengths[backwards]) : Close(directions, lengths);
+        return backwards >= 0 ? new Walked.Backwards(backwards, lengths[backwards]) : Close(directions, lengths, spread);
     }
 
     private static PlanPoint[] Directions(IReadOnlyList<TapedEdge> edges)
@@ -121,16 +128,17 @@ public static class OutlineWalk
         }
     }
 
-    private static Walked Close(PlanPoint[] directions, double[] lengths)
+    private static Walked Close(PlanPoint[] directions, double[] lengths, bool spread)
     {
         var (x, y) = End(directions, lengths);
         var misfit = Math.Sqrt((x * x) + (y * y));
-        if (misfit > SpreadMetres)
+        var round = lengths.Sum();
+        var spreadable = misfit <= MostSpreadShare * round;
+        if (misfit > SpreadMetres && !(spread && spreadable))
         {
-            return new Walked.Gap(misfit);
+            return new Walked.Gap(misfit, spreadable);
         }
 
-        var round = lengths.Sum();
         var corners = ImmutableArray.CreateBuilder<PlanPoint>(lengths.Length);
         double atX = 0, atY = 0, walked = 0;
         for (var i = 0; i < lengths.Length; i++)

@@ -2,10 +2,12 @@ using NodaTime;
 using NodaTime.Text;
 using SetFirm.Core.Curing;
 using SetFirm.Core.Finishing;
+using SetFirm.Core.Ground;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Plans.Document;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
+using SetFirm.Core.Steel;
 using SetFirm.Web.Storage;
 
 namespace SetFirm.Web.Demo;
@@ -49,61 +51,58 @@ internal static class DemoYard
         yield return HerbBorder(today, StartHalfWay(now.TimeOfDay));
         yield return Terrace(today.PlusDays(3));
         yield return ShedPad(today.PlusDays(-2));
-        yield return BinStand(today.PlusDays(6));
-        yield return FloorOfLeanTo(today.PlusDays(-40));
+        yield return BenchTop(today.PlusDays(5));
+        yield return DriveKerb(today.PlusDays(6));
+        yield return SteppingStones(today.PlusDays(9));
+        yield return SkimOfLeanTo(today.PlusDays(-40));
     }
 
     /// <summary>An L round the kitchen corner: two house walls, a drain and a post.</summary>
-    public static JobDocument Terrace(LocalDate day) => StartingJob.Of("Breakfast terrace", UnitSystem.Metric, TimeZone, day) with
+    public static JobDocument Terrace(LocalDate day) => Start("Breakfast terrace", day, "08:30") with
     {
         Elements =
         [
             new SlabDocument
             {
                 Name = "Terrace",
-                Edges =
-                [
-                    Edge("4.80 m", 90, Meets.Form),
-                    Edge("3.40 m", 90, Meets.Form),
-                    Edge("2.00 m", 90, Meets.Form),
-                    Edge("1.20 m", -90, Meets.Wall),
-                    Edge("", 90, Meets.Wall),
-                    Edge("", 90, Meets.Form),
-                ],
+                Outline = Walked(("4.80 m", 90), ("3.40 m", 90), ("2.00 m", 90), ("1.20 m", -90), ("", 90), ("", 90)),
+                Edges = Edges(Meets.Form, Meets.Form, Meets.Form, Meets.Wall, Meets.Wall, Meets.Form),
                 Openings =
                 [
-                    new RoundOpeningDocument { Name = "Drain", Along = "3.60 m", In = "1.10 m", Diameter = "150 mm" },
-                    new RectangularOpeningDocument { Name = "Post", Along = "350 mm", In = "350 mm", Width = "120 mm", Depth = "120 mm" },
+                    new RoundOpeningDocument { Name = "Drain", Along = "3.60 m", In = "1.10 m", Diameter = "150 mm", Use = OpeningUse.Drain },
+                    new RectangularOpeningDocument { Name = "Post", Along = "350 mm", In = "350 mm", Width = "120 mm", Depth = "120 mm", Use = OpeningUse.Post },
                 ],
                 Thickness = "100 mm",
                 Bed = Bed.Levelled,
                 Finish = Finish.Broom,
+                Fall = new EdgeFallDocument { Edge = 4, Percent = 2 },
             },
         ],
+        Build = Start("", day, "08:30").Build with { Soil = Soil.Soft },
         Mixing = new MixingDocument { Mixer = new DrumDocument { Size = "140 L" }, Hands = 2, BarrowRun = "12 m", WaterC = 12 },
-        Day = new DayDocument { Date = LocalDatePattern.Iso.Format(day), Start = "08:30" },
     };
 
     /// <summary>A start that puts the hour of looking half-way through the pour day, unless it is night.</summary>
     private static LocalTime StartHalfWay(LocalTime now) => new(Math.Clamp(now.Hour - 2, 6, 15), 30);
 
-    private static JobDocument HerbBorder(LocalDate day, LocalTime start) => StartingJob.Of("Herb border, straight run", UnitSystem.Metric, TimeZone, day) with
-    {
-        Elements =
-        [
-            new SlabDocument
-            {
-                Name = "Border",
-                Edges = [Edge("3.60 m", 90, Meets.Form), Edge("150 mm", 90, Meets.Open), Edge("", 90, Meets.Form), Edge("", 90, Meets.Form)],
-                Openings = [],
-                Thickness = "95 mm",
-                Bed = Bed.HandDug,
-                Finish = Finish.Mag,
-            },
-        ],
-        Mixing = new MixingDocument { Mixer = new BarrowDocument { Size = "30 L" }, Hands = 2, BarrowRun = "5 m", WaterC = 12 },
-        Day = new DayDocument { Date = LocalDatePattern.Iso.Format(day), Start = LocalTimePattern.CreateWithInvariantCulture("HH:mm").Format(start) },
-    };
+    /// <summary>Along the beds, then round the corner of the lawn.</summary>
+    private static JobDocument HerbBorder(LocalDate day, LocalTime start) =>
+        Start("Herb border", day, LocalTimePattern.CreateWithInvariantCulture("HH:mm").Format(start)) with
+        {
+            Elements =
+            [
+                new BorderDocument
+                {
+                    Name = "Border",
+                    Path = [new StraightDocument { Length = "2.40 m" }, new ArcDocument { Radius = "1.50 m", Sweep = 90 }],
+                    Width = "110 mm",
+                    Depth = "95 mm",
+                    Bed = Bed.HandDug,
+                    Finish = Finish.Mag,
+                },
+            ],
+            Mixing = new MixingDocument { Mixer = new BarrowDocument { Size = "30 L" }, Hands = 2, BarrowRun = "5 m", WaterC = 12 },
+        };
 
     private static JobDocument ShedPad(LocalDate day) => StartingJob.Of("Bike-shed pad", UnitSystem.Us, TimeZone, day) with
     {
@@ -112,7 +111,8 @@ internal static class DemoYard
             new SlabDocument
             {
                 Name = "Pad",
-                Edges = [Edge("8' 6\"", 90, Meets.Form), Edge("5' 3 1/2\"", 90, Meets.Form), Edge("8' 6\"", 90, Meets.OldSlab), Edge("5' 3 1/2\"", 90, Meets.Form)],
+                Outline = new PresetOutlineDocument { Shape = PresetShape.Rectangle, Along = "8' 6\"", Across = "5' 3 1/2\"" },
+                Edges = Edges(Meets.Form, Meets.Form, Meets.OldSlab, Meets.Form),
                 Openings = [],
                 Thickness = "4\"",
                 Bed = Bed.Levelled,
@@ -123,18 +123,53 @@ internal static class DemoYard
         Cure = new CureDocument { Method = CuringMethod.BurlapUnderPlastic },
     };
 
-    private static JobDocument BinStand(LocalDate day) => StartingJob.Of("Bin stand", UnitSystem.Metric, TimeZone, day) with
+    /// <summary>Poured in place on its frame: a round basin, an apron on the two free sides, the wall behind.</summary>
+    private static JobDocument BenchTop(LocalDate day) => Start("Potting bench top", day, "10:00") with
     {
         Elements =
         [
-            new SlabDocument
+            new CounterDocument
             {
-                Name = "Stand",
-                Edges = [Edge("1.50 m", 90, Meets.Form), Edge("0.90 m", 90, Meets.Wall), Edge("1.50 m", 90, Meets.Form), Edge("0.90 m", 90, Meets.Form)],
-                Openings = [],
-                Thickness = "80 mm",
-                Bed = Bed.HandDug,
-                Finish = Finish.Broom,
+                Name = "Bench top",
+                Casting = CounterCasting.InPlace,
+                Outline = new PresetOutlineDocument { Shape = PresetShape.Rectangle, Along = "1.60 m", Across = "620 mm" },
+                Edges =
+                [
+                    new EdgeDocument { Meets = Meets.Form, Drop = new DropDocument { Width = "40 mm", Depth = "25 mm" } },
+                    new EdgeDocument { Meets = Meets.Form, Drop = new DropDocument { Width = "40 mm", Depth = "25 mm" } },
+                    new EdgeDocument { Meets = Meets.Wall },
+                    new EdgeDocument { Meets = Meets.Wall },
+                ],
+                Openings = [new RoundOpeningDocument { Name = "Basin", Along = "1.10 m", In = "310 mm", Diameter = "330 mm", Use = OpeningUse.CutOut }],
+                Thickness = "40 mm",
+                Overhang = "20 mm",
+                Bed = Bed.Rigid,
+                Finish = Finish.Steel,
+            },
+        ],
+        Mix = new BaggedMixDocument { Exposure = Exposure.NoFreezing, Bucket = "12 L", Bag = "countertop-60lb", WaterPerBag = "" },
+        Mixing = new MixingDocument { Mixer = new TubDocument { Size = "40 L" }, Hands = 2, BarrowRun = "8 m", WaterC = 14 },
+    };
+
+    /// <summary>Along the drive: a battered face to the road, its top edge rounded.</summary>
+    private static JobDocument DriveKerb(LocalDate day) => Start("Drive kerb", day, "09:00") with
+    {
+        Elements =
+        [
+            new CurbDocument
+            {
+                Name = "Kerb",
+                Path = [new StraightDocument { Length = "5.00 m" }],
+                Height = "140 mm",
+                Base = "180 mm",
+                Top = "",
+                Batter = 10,
+                Faces = 1,
+                Ease = EdgeEase.Round,
+                EaseSize = "19 mm",
+                Bed = Bed.Rigid,
+                Finish = Finish.Mag,
+                Steel = new SteelDocument { School = SteelSchool.TwoRows },
             },
         ],
         Mix = new PartsMixDocument
@@ -143,32 +178,80 @@ internal static class DemoYard
             Bucket = "12 L",
             Cement = 1,
             Sand = 2,
-            Stone = 3,
-            StoneMm = 20,
-            Consistency = Consistency.Plastic,
+            Stone = 2,
+            StoneMm = 10,
+            Consistency = Consistency.Stiff,
             Moisture = Moisture.Damp,
         },
-        Mixing = new MixingDocument { Mixer = new TubDocument { Size = "40 L" }, Hands = 1, BarrowRun = "6 m", WaterC = 12 },
-        Day = new DayDocument { Date = LocalDatePattern.Iso.Format(day), Start = "10:00" },
+        Mixing = new MixingDocument { Mixer = new DrumDocument { Size = "140 L" }, Hands = 2, BarrowRun = "20 m", WaterC = 12 },
         Cure = new CureDocument { Method = CuringMethod.Burlap },
     };
 
-    private static JobDocument FloorOfLeanTo(LocalDate day) => StartingJob.Of("Lean-to floor", UnitSystem.Metric, TimeZone, day) with
+    private static JobDocument SteppingStones(LocalDate day) => Start("Six stepping stones", day, "10:00") with
     {
         Elements =
         [
-            new SlabDocument
+            new PieceDocument
             {
-                Name = "Floor",
-                Edges = [Edge("2.70 m", 90, Meets.Wall), Edge("1.60 m", 90, Meets.Wall), Edge("2.70 m", 90, Meets.Form), Edge("1.60 m", 90, Meets.Wall)],
+                Name = "Stone",
+                Use = PieceUse.Stone,
+                Outline = new PresetOutlineDocument { Shape = PresetShape.Kidney, Along = "560 mm", Across = "300 mm" },
+                Edges = [],
                 Openings = [],
-                Thickness = "90 mm",
+                Thickness = "60 mm",
+                Chamfer = "6 mm",
+                Casting = new MouldsDocument { Pieces = 6, Moulds = 2 },
+                Bed = Bed.Rigid,
+                Finish = Finish.Mag,
+            },
+        ],
+        Mixing = new MixingDocument { Mixer = new TubDocument { Size = "40 L" }, Hands = 1, BarrowRun = "3 m", WaterC = 14 },
+    };
+
+    /// <summary>A skim over the old floor of the lean-to, as deep as the straight-edge showed.</summary>
+    private static JobDocument SkimOfLeanTo(LocalDate day) => Start("Lean-to floor skim", day, "08:00") with
+    {
+        Elements =
+        [
+            new OverlayDocument
+            {
+                Name = "Skim",
+                Outline = new PresetOutlineDocument { Shape = PresetShape.Rectangle, Along = "2.70 m", Across = "1.60 m" },
+                Edges = Edges(Meets.Wall, Meets.Wall, Meets.Form, Meets.Wall),
+                Openings = [],
+                Probes = [Probe("14 mm"), Probe("18 mm"), Probe("22 mm"), Probe("16 mm"), Probe("20 mm"), Probe("15 mm")],
                 Bed = Bed.Levelled,
                 Finish = Finish.Steel,
             },
         ],
-        Day = new DayDocument { Date = LocalDatePattern.Iso.Format(day), Start = "08:00" },
+        Mix = new BaggedMixDocument { Exposure = Exposure.NoFreezing, Bucket = "12 L", Bag = "topping-60lb", WaterPerBag = "" },
+        Mixing = new MixingDocument { Mixer = new TubDocument { Size = "40 L" }, Hands = 2, BarrowRun = "10 m", WaterC = 14 },
     };
 
-    private static EdgeDocument Edge(string length, double turn, Meets meets) => new() { Length = length, Turn = turn, Meets = meets };
+    private static JobDocument Start(string name, LocalDate day, string time) =>
+        StartingJob.Of(name, UnitSystem.Metric, TimeZone, day) with { Day = new DayDocument { Date = LocalDatePattern.Iso.Format(day), Start = time } };
+
+    private static WalkedOutlineDocument Walked(params ReadOnlySpan<(string Length, double Turn)> sides)
+    {
+        var walked = new List<SideDocument>();
+        foreach (var (length, turn) in sides)
+        {
+            walked.Add(new SideDocument { Length = length, Turn = turn });
+        }
+
+        return new WalkedOutlineDocument { Sides = walked };
+    }
+
+    private static ProbeDocument Probe(string depth) => new() { Depth = depth };
+
+    private static List<EdgeDocument> Edges(params ReadOnlySpan<Meets> meets)
+    {
+        var edges = new List<EdgeDocument>();
+        foreach (var m in meets)
+        {
+            edges.Add(new EdgeDocument { Meets = m });
+        }
+
+        return edges;
+    }
 }

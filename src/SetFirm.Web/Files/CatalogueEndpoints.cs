@@ -1,6 +1,8 @@
+using SetFirm.Core.Formwork;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Plans.Document;
 using SetFirm.Core.Quantities;
+using SetFirm.Core.Steel;
 
 namespace SetFirm.Web.Files;
 
@@ -16,12 +18,20 @@ namespace SetFirm.Web.Files;
 public sealed record BagDto(
     string Id, BagKind Kind, double MassKg, double YieldL, double F28Mpa, double InitialSetH, MixFamily Family, UnitSystem? DefaultIn);
 
+/// <summary>A board as sold: actual sizes.</summary>
+public sealed record LumberDto(string Id, double ThicknessMm, double HeightMm, UnitSystem System);
+
+/// <summary>A bar as sold.</summary>
+public sealed record BarDto(string Id, double DiameterMm, double KgPerM, UnitSystem System);
+
 internal static class CatalogueEndpoints
 {
     public static void MapCatalogue(this IEndpointRouteBuilder api)
     {
         api.MapGet("/bags", () => BagCatalogue.All.Select(b => new BagDto(
             b.Id, b.Kind, b.Mass.Kilograms, b.Yield.Litres, b.F28.Megapascals, b.ToInitialSet.TotalHours, b.Family, DefaultIn(b))).ToArray()).WithName("ListBags");
+        api.MapGet("/lumber", () => Lumber.All.Select(l => new LumberDto(l.Id, l.Thickness.Millimetres, l.Height.Millimetres, l.System)).ToArray()).WithName("ListLumber");
+        api.MapGet("/bars", () => Bars.All.Select(b => new BarDto(b.Id, b.Diameter.Millimetres, b.KgPerM, b.System)).ToArray()).WithName("ListBars");
         api.MapGet("/job-schema", () => TypedResults.Text(JobFile.Schema().ToJsonString(JobFile.Options), "application/schema+json"))
             .WithName("GetJobSchema").ExcludeFromDescription();
     }

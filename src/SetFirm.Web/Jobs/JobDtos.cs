@@ -3,6 +3,7 @@ using SetFirm.Core.Plans;
 using SetFirm.Core.Plans.Document;
 using SetFirm.Core.Plans.Report;
 using SetFirm.Core.Quantities;
+using SetFirm.Core.Shapes;
 
 namespace SetFirm.Web.Jobs;
 
@@ -25,7 +26,7 @@ public sealed record JobDto(Guid Id, int Version, Instant CreatedAt, Instant Upd
 /// <param name="RewetHours">Between wettings.</param>
 /// <param name="WalkFrom">Strong enough to walk on; null once it is, or while not known.</param>
 /// <param name="Decisions">Warnings and errors that wait.</param>
-/// <param name="Outline">The first slab in plan, for its small drawing.</param>
+/// <param name="Outline">The first element in plan, for its small drawing.</param>
 public sealed record JobLineDto(
     Guid Id,
     int Version,
@@ -42,4 +43,7 @@ public sealed record JobLineDto(
     double? RewetHours,
     Instant? WalkFrom,
     int Decisions,
-    SlabReport? Outline);
+    SketchDto? Outline);
+
+/// <summary>An element in plan: start of each edge, and the edges.</summary>
+public sealed record SketchDto(IReadOnlyList<PlanPoint> Corners, IReadOnlyList<EdgeReport> Edges);

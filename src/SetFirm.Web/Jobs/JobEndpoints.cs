@@ -210,6 +210,6 @@ internal static class JobEndpoints
             report.Cure?.RewetHours,
             report.Cure?.Milestones.FirstOrDefault(m => m.Milestone == Core.Curing.Milestone.Walk && m.At > now)?.At,
             report.Findings.Count(f => f.Severity >= Severity.Warning),
-            report.Shape?.Elements[0]);
+            report.Shape?.Elements[0] is { } first ? new SketchDto(first.Corners, first.Edges) : null);
     }
 }

@@ -96,7 +96,7 @@ public sealed class MixTests
     public void Bags_have_unique_names_and_rising_ranges()
     {
         BagCatalogue.All.Select(b => b.Id).ShouldBeUnique();
-        BagCatalogue.All.ShouldAllBe(b => b.LeastWater.Litres < b.MostWater.Litres && b.ToInitialSet < b.ToFinalSet);
+        BagCatalogue.All.ShouldAllBe(b => b.LeastWater.Litres <= b.MostWater.Litres && b.ToInitialSet < b.ToFinalSet);
         BagCatalogue.Find(BagCatalogue.DefaultMetric).ShouldNotBeNull();
         BagCatalogue.Find(BagCatalogue.DefaultUs).ShouldNotBeNull();
         BagCatalogue.Find("no-such-bag").ShouldBeNull();

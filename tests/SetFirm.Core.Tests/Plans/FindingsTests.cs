@@ -34,34 +34,28 @@ public sealed class FindingsTests
     public void An_outline_that_crosses_itself_says_where()
     {
         var report = Planner.Plan(
-            Samples.Terrace().WithSlab(s => s with
-            {
-                Openings = [],
-                Edges =
-                [
-                    Samples.Edge("4 m"), Samples.Edge("3 m"), Samples.Edge("2 m"), Samples.Edge("4 m", -90),
-                    Samples.Edge("1 m", -90), Samples.Edge("2 m"), Samples.Edge("1 m"), Samples.Edge("1 m"),
-                ],
-            }),
+            Samples.Terrace().WithSlab(s => s.Walking(
+                Samples.Edge("4 m"), Samples.Edge("3 m"), Samples.Edge("2 m"), Samples.Edge("4 m", -90),
+                Samples.Edge("1 m", -90), Samples.Edge("2 m"), Samples.Edge("1 m"), Samples.Edge("1 m"))),
             Mild);
         var crossing = Single(report, FindingCode.OutlineCrosses);
-        crossing.Where.ShouldBe("/elements/0/edges");
+        crossing.Where.ShouldBe("/elements/0/outline");
         crossing.Facts["yM"].ShouldBe(0, 1e-9);
     }
 
     [Fact]
-    public void An_outline_that_does_not_close_says_by_how_much_and_offers_to_work_two_edges_out()
+    public void An_outline_that_does_not_close_says_by_how_much_and_offers_to_hold_or_to_spread_it()
     {
-        var job = Samples.Terrace().WithSlab(s => s with
-        {
-            Openings = [],
-            Edges = [Samples.Edge("4 m"), Samples.Edge("3 m"), Samples.Edge("4.2 m"), Samples.Edge("3 m")],
-        });
+        var job = Samples.Terrace().WithSlab(s => s.Walking(Samples.Edge("4 m"), Samples.Edge("3 m"), Samples.Edge("4.2 m"), Samples.Edge("3 m")));
         var gap = Single(Planner.Plan(job, Mild), FindingCode.OutlineGap);
         gap.Facts["gapMm"].ShouldBe(200, 1e-6);
-        var mended = Planner.Plan(Taken(job, gap.Remedies.ShouldHaveSingleItem()), Mild);
-        mended.Findings.ShouldNotContain(f => f.Severity == Severity.Error);
-        mended.Shape!.AreaM2.ShouldBe(12, 1e-9);
+        gap.Remedies.Select(r => r.Code).ShouldBe([RemedyCode.BlankLastEdge, RemedyCode.SpreadGap]);
+        var held = Planner.Plan(Taken(job, gap.Remedies[0]), Mild);
+        held.Findings.ShouldNotContain(f => f.Severity == Severity.Error);
+        held.Shape!.AreaM2.ShouldBe(12, 1e-9);
+        var spread = Planner.Plan(Taken(job, gap.Remedies[1]), Mild).Shape!.Elements[0];
+        spread.MisfitMm.ShouldBe(200, 1e-6);
+        spread.AreaM2.ShouldBeInRange(12, 12.6);
     }
 
     [Fact]
@@ -268,5 +262,5 @@ public sealed class FindingsTests
 
     /// <summary>The remedy taken as the browser does: its edits made to the document as JSON.</summary>
     private static JobDocument Taken(JobDocument job, Remedy remedy) => JobText.Read(remedy.Edits.Aggregate(
-        JobText.Node(job), (node, edit) => JobText.Set(node, edit.Path, edit.Text is { } text ? JsonValue.Create(text) : edit.Number is { } number ? JsonValue.Create(number) : null)));
+        JobText.Node(job), (node, edit) => JobText.Set(node, edit.Path, edit.Text is { } text ? JsonValue.Create(text) : edit.Number is { } number ? JsonValue.Create(number) : edit.Yes is { } yes ? JsonValue.Create(yes) : null)));
 }

@@ -26,7 +26,7 @@ public sealed class JobFileTests
 
     [Fact]
     public void A_job_from_a_newer_version_is_told_apart() => JobText
-        .TryRead(JobText.Set(JobText.Node(Samples.Terrace()), "/version", 2).ToJsonString()).ShouldBe(new JobRead.Newer(2, JobDocument.CurrentVersion));
+        .TryRead(JobText.Set(JobText.Node(Samples.Terrace()), "/version", 3).ToJsonString()).ShouldBe(new JobRead.Newer(3, JobDocument.CurrentVersion));
 
     [Theory]
     [InlineData("[]")]
@@ -53,9 +53,10 @@ public sealed class JobFileTests
     [InlineData("/units", "1", "$.units")]
     [InlineData("/elements", "null", "$.elements")]
     [InlineData("/elements/0", "null", "$.elements[0]")]
+    [InlineData("/elements/0/outline/sides/1", "null", "$.elements[0].outline.sides")]
     [InlineData("/elements/0/edges/1", "null", "$.elements[0].edges")]
     [InlineData("/elements/0/openings/1", "null", "$.elements[0].openings")]
-    [InlineData("/elements/0/edges/1/turn", "\"90\"", "$.elements[0].edges[1].turn")]
+    [InlineData("/elements/0/outline/sides/1/turn", "\"90\"", "$.elements[0].outline.sides[1].turn")]
     [InlineData("/elements/0/kind", "\"dome\"", "$.elements[0]")]
     [InlineData("/mix/kind", "\"mud\"", "$.mix")]
     [InlineData("/mixing/hands", "2.5", "$.mixing.hands")]
@@ -91,7 +92,7 @@ public sealed class JobFileTests
     [Fact]
     public void Every_kind_of_a_closed_set_is_registered_under_its_own_name()
     {
-        foreach (var root in new[] { typeof(ElementDocument), typeof(OpeningDocument), typeof(MixDocument), typeof(MixerDocument) })
+        foreach (var root in new[] { typeof(ElementDocument), typeof(OutlineDocument), typeof(StretchDocument), typeof(FootingFormDocument), typeof(FallDocument), typeof(OpeningDocument), typeof(MixDocument), typeof(MixerDocument) })
         {
             var registered = root.GetCustomAttributes<JsonDerivedTypeAttribute>().ToArray();
             registered.Select(r => r.TypeDiscriminator).ShouldBeUnique();

@@ -40,7 +40,7 @@ internal static class JobText
 
     private static JsonNode At(JsonNode node, string part) => node is JsonArray list
         ? list[int.Parse(part, System.Globalization.CultureInfo.InvariantCulture)]!
-        : node[part]!;
+        : node[part] ??= new JsonObject();
 
     // 3.0 as the browser writes it: 3.
     private static JsonNode? Whole(JsonNode? value) =>

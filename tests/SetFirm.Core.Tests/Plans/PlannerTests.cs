@@ -106,7 +106,7 @@ public sealed class PlannerTests
         var along = report.Readings.Single(r => r.Path == "/elements/0/openings/1/along");
         along.Bare.ShouldBeTrue();
         along.Exact.ShouldBe("350 mm");
-        report.Readings.Single(r => r.Path == "/elements/0/edges/0/length").Bare.ShouldBeFalse();
+        report.Readings.Single(r => r.Path == "/elements/0/outline/sides/0/length").Bare.ShouldBeFalse();
     }
 
     [Fact]
@@ -171,7 +171,7 @@ public sealed class PlannerTests
     [Fact]
     public void Every_figure_that_is_explained_carries_its_inputs_and_a_source()
     {
-        foreach (var job in new[] { Samples.Terrace(), Samples.Terrace() with { Mix = Samples.OneTwoThree() } })
+        foreach (var job in new[] { Samples.Terrace(), Samples.Terrace() with { Mix = Samples.OneTwoThree() }, Kinds.Job(Kinds.All()) })
         {
             var report = Planner.Plan(job, Mild);
             var explained = report.Explanations;
@@ -182,7 +182,7 @@ public sealed class PlannerTests
 
         Enum.GetValues<Source>().Select(Citations.Of).ShouldAllBe(c => c.Reference.Length > 0 && c.Range.Length > 0);
         Enum.GetValues<WhyCode>().Except(
-            new[] { Samples.Terrace(), Samples.Terrace() with { Mix = Samples.OneTwoThree() } }
+            new[] { Samples.Terrace(), Samples.Terrace() with { Mix = Samples.OneTwoThree() }, Kinds.Job(Kinds.All()) }
                 .SelectMany(j => Planner.Plan(j, Mild).Explanations).Select(e => e.Code)).ShouldBeEmpty();
     }
 

@@ -2,7 +2,6 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using NodaTime;
 using NodaTime.Serialization.SystemTextJson;
-using SetFirm.Core.Plans.Report;
 
 namespace SetFirm.Core.Tests.Plans;
 
@@ -15,5 +14,5 @@ internal static class ReportText
         Converters = { new JsonStringEnumConverter() },
     }.ConfigureForNodaTime(DateTimeZoneProviders.Tzdb);
 
-    public static string Of(PlanReport report) => JsonSerializer.Serialize(report, Options);
+    public static string Of<T>(T report) => JsonSerializer.Serialize(report, Options);
 }

@@ -49,8 +49,8 @@ public sealed class OutlineTests
     public void Volume_scales_with_the_cube_of_size() =>
         Gen.Select(Gen.Double[0.5, 8], Gen.Double[0.5, 8], Gen.Double[0.04, 0.3], Gen.Double[0.5, 3]).Sample((w, d, t, k) =>
         {
-            var one = new SlabShape(Samples.Rectangle(w, d), Length.FromMetres(t)).Net.CubicMetres;
-            var scaled = new SlabShape(Samples.Rectangle(k * w, k * d), Length.FromMetres(k * t)).Net.CubicMetres;
+            var one = (Samples.Rectangle(w, d).NetArea * Length.FromMetres(t)).CubicMetres;
+            var scaled = (Samples.Rectangle(k * w, k * d).NetArea * Length.FromMetres(k * t)).CubicMetres;
             return Math.Abs(scaled - (k * k * k * one)) < 1e-9 * scaled;
         });
 

@@ -68,6 +68,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lumber": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ListLumber"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bars": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ListBars"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outlines/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ReadOutline"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs": {
         parameters: {
             query?: never;
@@ -170,7 +218,7 @@ export interface components {
          * @description Generic kinds of bag.
          * @enum {unknown}
          */
-        BagKind: "general" | "highStrength" | "fibreCrackResisting" | "fastHighStrength" | "rapidHardening";
+        BagKind: "general" | "highStrength" | "fibreCrackResisting" | "fastHighStrength" | "rapidHardening" | "rapidMortar" | "topping" | "mortar" | "countertop";
         BaggedReport: {
             /** @description Id in the catalogue. */
             bag: string;
@@ -209,6 +257,15 @@ export interface components {
              * @description The bag's most.
              */
             mostWaterL: number;
+        };
+        /** @description A bar as sold. */
+        BarDto: {
+            id: string;
+            /** Format: double */
+            diameterMm: number;
+            /** Format: double */
+            kgPerM: number;
+            system: components["schemas"]["UnitSystem"];
         };
         /** @description One batch. */
         BatchReport: {
@@ -251,10 +308,111 @@ export interface components {
             placed: null | components["schemas"]["Instant"];
         };
         /**
-         * @description What the slab lies on decides how much more concrete it takes than the drawing says.
+         * @description What the pour lies on decides how much more concrete it takes than the drawing says.
          * @enum {unknown}
          */
         Bed: "rigid" | "levelled" | "handDug";
+        BendReport: {
+            /**
+             * Format: int32
+             * @description From 0.
+             */
+            edge: number;
+            /**
+             * Format: double
+             * @description Of the poured edge.
+             */
+            radiusM: number;
+            /**
+             * Format: double
+             * @description Along the poured edge.
+             */
+            insideM: number;
+            /**
+             * Format: double
+             * @description Of the strip.
+             */
+            cutM: number;
+            /** @description What it is bent from. */
+            strip: components["schemas"]["StripKind"];
+            /**
+             * Format: double
+             * @description Of it.
+             */
+            thicknessMm: number;
+            /**
+             * Format: double
+             * @description It takes no tighter bend.
+             */
+            leastRadiusM: number;
+        };
+        /** @description The ground, what is in the shed, and what was looked over before the pour. */
+        BuildDocument: {
+            /** @description Whose boards, bars and sheet are sold here. It stays when the job is shown in the other system. */
+            sold: components["schemas"]["UnitSystem"];
+            soil: components["schemas"]["Soil"];
+            frost: components["schemas"]["Frost"];
+            /** @description A length: compacted base; empty takes the advice. */
+            base: string;
+            /** @description Plastic lies under the pour. */
+            plastic: boolean;
+            /** @description A length: how far over the highest finished top the string is stretched. */
+            stringAbove: string;
+            /** @description Lengths that boards are sold in; empty takes the usual ones. */
+            stock: string[];
+            /** @description What was looked over and found good. */
+            ticked: components["schemas"]["Inspection"][];
+        };
+        /** @description What is dug, set out, boarded and tied before the pour. */
+        BuildReport: {
+            /** @description One for each element. */
+            elements: components["schemas"]["ElementBuildReport"][];
+            dig: null | components["schemas"]["DigReport"];
+            /**
+             * Format: double
+             * @description Over the highest finished top.
+             */
+            stringMm: number;
+            /** @description Cut lists, one for each size of board. */
+            boards: components["schemas"]["CutListReport"][];
+            /** @description Cut lists, one for each size of bar. */
+            bars: components["schemas"]["CutListReport"][];
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            stakes: number;
+            /** @description To be looked over before the pour. */
+            inspections: components["schemas"]["Inspection"][];
+        };
+        /**
+         * @description A named part of what is poured.
+         * @enum {unknown}
+         */
+        CastPart: "slab" | "thickEdges" | "border" | "curb" | "pieces" | "field" | "aprons" | "footing" | "tube" | "skim" | "baseCourse" | "topping" | "pebbleBed" | "slurry";
+        /** @description One filling of the moulds. */
+        Casting: {
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            number: number;
+            /**
+             * Format: int32
+             * @description Cast this time.
+             */
+            pieces: number;
+            /**
+             * Format: double
+             * @description Days from the first casting.
+             */
+            castDay: number;
+            /**
+             * Format: double
+             * @description When they come out.
+             */
+            stripDay: number;
+        };
         /** @description A source and the range in which what we take from it holds. */
         Citation: {
             source: components["schemas"]["Source"];
@@ -266,6 +424,16 @@ export interface components {
          * @enum {unknown}
          */
         Consistency: "balling" | "stiff" | "plastic" | "soft" | "pouring";
+        /**
+         * @description How boards meet at corners.
+         * @enum {unknown}
+         */
+        CornerScheme: "buttedPair" | "pinwheel" | "mitred";
+        /**
+         * @description Which way up a counter is cast.
+         * @enum {unknown}
+         */
+        CounterCasting: "inPlace" | "faceDown";
         /** @description How it is kept wet. */
         CureDocument: {
             method: components["schemas"]["CuringMethod"];
@@ -321,6 +489,39 @@ export interface components {
          * @enum {unknown}
          */
         CuringMethod: "bare" | "burlap" | "burlapUnderPlastic" | "plastic";
+        /** @description Cuts laid on stock. */
+        CutListReport: {
+            /** @description Id of the board or bar. */
+            stock: string;
+            /** @description Each with its cuts. */
+            boards: components["schemas"]["StockReport"][];
+            /**
+             * Format: int32
+             * @description Fewer cannot do.
+             */
+            lowerBound: number;
+            /** @description Whether it is the fewest, or why more. */
+            verdict: components["schemas"]["LayoutVerdict"];
+            /**
+             * Format: double
+             * @description All cuts.
+             */
+            cutM: number;
+            /**
+             * Format: double
+             * @description All bought.
+             */
+            stockM: number;
+        };
+        CutReport: {
+            /**
+             * Format: double
+             * @description To cut.
+             */
+            lengthM: number;
+            /** @description Element and edge, both from 1: 1.4. */
+            for: string;
+        };
         /** @description When it is poured. */
         DayDocument: {
             /** @description Local date, `2026-05-02`. */
@@ -370,48 +571,153 @@ export interface components {
             /** @description Weather and evaporation, hour by hour. */
             hours: components["schemas"]["HourReport"][];
         };
-        /** @enum {unknown} */
-        Dimension: "length" | "volume" | "mass";
-        /** @description One edge of an outline. */
-        EdgeDocument: {
-            /** @description A length, or empty to have it worked out; at most two may be empty. */
-            length: string;
+        /** @description A distance that proves the layout: tape it between the two corners. */
+        Diagonal: {
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            to: number;
+            /** Format: double */
+            lengthM: number;
+        };
+        DigReport: {
             /**
              * Format: double
-             * @description Turn at its end, degrees: left positive, right negative.
+             * @description Below the finished top; of the deepest where several are summed.
              */
-            turn: number;
-            meets: components["schemas"]["Meets"];
+            depthMm: number;
+            /**
+             * Format: double
+             * @description Compacted.
+             */
+            baseMm: number;
+            /**
+             * Format: double
+             * @description As it lies.
+             */
+            bankM3: number;
+            /**
+             * Format: double
+             * @description Loose.
+             */
+            spoilM3: number;
+            /**
+             * Format: double
+             * @description Compacted.
+             */
+            baseM3: number;
+            /**
+             * Format: double
+             * @description To buy.
+             */
+            baseLooseM3: number;
+            /**
+             * Format: double
+             * @description To buy.
+             */
+            baseKg: number;
+            /**
+             * Format: int32
+             * @description To compact it in.
+             */
+            lifts: number;
         };
+        /** @enum {unknown} */
+        Dimension: "length" | "volume" | "mass";
+        /** @description Extra depth along an edge, inside the outline. */
+        DropDocument: {
+            /** @description A length, in from the edge. */
+            width: string;
+            /** @description A length, below the field. */
+            depth: string;
+        };
+        /** @description One edge of an outline: what it meets, and what hangs down along it. */
+        EdgeDocument: {
+            meets: components["schemas"]["Meets"];
+            drop?: null | components["schemas"]["DropDocument"];
+        };
+        /**
+         * @description How a top edge is eased.
+         * @enum {unknown}
+         */
+        EdgeEase: "sharp" | "round" | "chamfer";
         EdgeReport: {
             /**
              * Format: double
-             * @description Metres, measured or worked out.
+             * @description Metres along it, measured or worked out.
              */
             lengthM: number;
+            /**
+             * Format: double
+             * @description Straight from end to end.
+             */
+            chordM: number;
+            /**
+             * Format: double
+             * @description Turn at its end, between the straight lines: left positive.
+             */
+            turnDegrees: number;
+            /**
+             * Format: double
+             * @description How far its middle bows out of the straight line; 0 is straight.
+             */
+            riseM: number;
+            /**
+             * Format: double
+             * @description Of its arc; 0 is straight.
+             */
+            radiusM: number;
             /** @description True where the text was left empty. */
             workedOut: boolean;
             /** @description What it meets. */
             meets: components["schemas"]["Meets"];
         };
-        /** @description One change to the document: the JSON pointer and the text or number to stand there. Both null clears the field. */
+        /** @description One change to the document: the JSON pointer and the text, number or yes to stand there. All null clears the field. */
         Edit: {
             path: string;
             text?: null | string;
             /** Format: double */
             number?: null | number;
+            yes?: null | boolean;
         };
-        /** @description Something that is poured. A closed set of kinds. */
-        ElementDocument: components["schemas"]["ElementDocumentSlabDocument"];
-        /** @description A slab, patio, pad, walk or drive panel. */
-        ElementDocumentSlabDocument: {
+        ElementBuildReport: {
+            /**
+             * Format: int32
+             * @description Its place in the document.
+             */
+            index: number;
+            dig: null | components["schemas"]["DigReport"];
+            /** @description How far down from the string each corner's finished top lies, mm. */
+            corners: number[];
+            /** @description That prove it square. */
+            diagonals: components["schemas"]["Diagonal"][];
+            forms: null | components["schemas"]["FormsReport"];
+            mould: null | components["schemas"]["MouldReport"];
+            /** @description What is in it. */
+            steel: components["schemas"]["SteelReport"];
+            /**
+             * Format: double
+             * @description Strip where it meets a wall, an old slab, a post or a drain.
+             */
+            isolationM: number;
+            /**
+             * Format: double
+             * @description Where it meets a panel poured earlier.
+             */
+            bondBreakerM: number;
+        };
+        /** @description Something that is poured. A closed set of kinds: each is a file of this room, and a line here. */
+        ElementDocument: components["schemas"]["ElementDocumentSlabDocument"] | components["schemas"]["ElementDocumentTwoCourseDocument"] | components["schemas"]["ElementDocumentOverlayDocument"] | components["schemas"]["ElementDocumentPebbleBedDocument"] | components["schemas"]["ElementDocumentBorderDocument"] | components["schemas"]["ElementDocumentCurbDocument"] | components["schemas"]["ElementDocumentPieceDocument"] | components["schemas"]["ElementDocumentRibbonDocument"] | components["schemas"]["ElementDocumentCounterDocument"] | components["schemas"]["ElementDocumentFootingDocument"];
+        /** @description A border or mowing strip: a path of one width and depth. */
+        ElementDocumentBorderDocument: {
             /** @enum {string} */
-            kind: "slab";
-            /** @description Round the outline from its first corner. */
-            edges: components["schemas"]["EdgeDocument"][];
-            openings: components["schemas"]["OpeningDocument"][];
+            kind: "border";
+            path: components["schemas"]["StretchDocument"][];
             /** @description A length. */
-            thickness: string;
+            width: string;
+            /** @description A length. */
+            depth: string;
+            name: string;
             bed: components["schemas"]["Bed"];
             /**
              * Format: double
@@ -419,7 +725,334 @@ export interface components {
              */
             wastePercent?: null | number;
             finish: components["schemas"]["Finish"];
+            steel?: null | components["schemas"]["SteelDocument"];
+            forms?: null | components["schemas"]["FormsDocument"];
+        };
+        /** @description A counter, bench or bar top: a thin field with aprons on chosen edges. */
+        ElementDocumentCounterDocument: {
+            /** @enum {string} */
+            kind: "counter";
+            casting: components["schemas"]["CounterCasting"];
+            /** @description A length: the field. */
+            thickness: string;
+            /** @description A length: how far free edges stand out over what carries it; empty for none. */
+            overhang?: string;
+            outline: components["schemas"]["OutlineDocument"];
+            /** @description What the edges meet, from the first on; edges past the end of the list meet form boards. */
+            edges: components["schemas"]["EdgeDocument"][];
+            openings: components["schemas"]["OpeningDocument"][];
+            fall?: null | components["schemas"]["FallDocument"];
+            /** @description Its joints; null takes those proposed. */
+            joints?: null | components["schemas"]["JointDocument"][];
+            /**
+             * Format: int32
+             * @description The edge that the barrow leaves over; null takes the first that is free.
+             */
+            wayOut?: null | number;
             name: string;
+            bed: components["schemas"]["Bed"];
+            /**
+             * Format: double
+             * @description Waste in per cent of the drawn volume; null takes the bed's.
+             */
+            wastePercent?: null | number;
+            finish: components["schemas"]["Finish"];
+            steel?: null | components["schemas"]["SteelDocument"];
+            forms?: null | components["schemas"]["FormsDocument"];
+        };
+        /** @description A curb: a path with a profile of which two of base, top and batter are said. */
+        ElementDocumentCurbDocument: {
+            /** @enum {string} */
+            kind: "curb";
+            path: components["schemas"]["StretchDocument"][];
+            /** @description A length. */
+            height: string;
+            /** @description A length, or empty where top and batter are said. */
+            base: string;
+            /** @description A length, or empty where base and batter are said. */
+            top: string;
+            /**
+             * Format: double
+             * @description Lean of a face from plumb, degrees; null where base and top are said.
+             */
+            batter?: null | number;
+            /**
+             * Format: int32
+             * @description Battered faces, 1 or 2.
+             */
+            faces: number;
+            /** @description How the top edge of a battered face is eased. */
+            ease: components["schemas"]["EdgeEase"];
+            /** @description A length: radius, or leg of the chamfer. Empty where sharp. */
+            easeSize?: string;
+            name: string;
+            bed: components["schemas"]["Bed"];
+            /**
+             * Format: double
+             * @description Waste in per cent of the drawn volume; null takes the bed's.
+             */
+            wastePercent?: null | number;
+            finish: components["schemas"]["Finish"];
+            steel?: null | components["schemas"]["SteelDocument"];
+            forms?: null | components["schemas"]["FormsDocument"];
+        };
+        /** @description A footing or pier, as many as are wanted. */
+        ElementDocumentFootingDocument: {
+            /** @enum {string} */
+            kind: "footing";
+            form: components["schemas"]["FootingFormDocument"];
+            /** Format: int32 */
+            count: number;
+            name: string;
+            bed: components["schemas"]["Bed"];
+            /**
+             * Format: double
+             * @description Waste in per cent of the drawn volume; null takes the bed's.
+             */
+            wastePercent?: null | number;
+            finish: components["schemas"]["Finish"];
+            steel?: null | components["schemas"]["SteelDocument"];
+            forms?: null | components["schemas"]["FormsDocument"];
+        };
+        /** @description A skim or topping over something that is there, by how deep it is at several places. */
+        ElementDocumentOverlayDocument: {
+            /** @enum {string} */
+            kind: "overlay";
+            probes: components["schemas"]["ProbeDocument"][];
+            outline: components["schemas"]["OutlineDocument"];
+            /** @description What the edges meet, from the first on; edges past the end of the list meet form boards. */
+            edges: components["schemas"]["EdgeDocument"][];
+            openings: components["schemas"]["OpeningDocument"][];
+            fall?: null | components["schemas"]["FallDocument"];
+            /** @description Its joints; null takes those proposed. */
+            joints?: null | components["schemas"]["JointDocument"][];
+            /**
+             * Format: int32
+             * @description The edge that the barrow leaves over; null takes the first that is free.
+             */
+            wayOut?: null | number;
+            name: string;
+            bed: components["schemas"]["Bed"];
+            /**
+             * Format: double
+             * @description Waste in per cent of the drawn volume; null takes the bed's.
+             */
+            wastePercent?: null | number;
+            finish: components["schemas"]["Finish"];
+            steel?: null | components["schemas"]["SteelDocument"];
+            forms?: null | components["schemas"]["FormsDocument"];
+        };
+        /** @description Pebbles set in a bed, the gaps between them filled with slurry. */
+        ElementDocumentPebbleBedDocument: {
+            /** @enum {string} */
+            kind: "pebbleBed";
+            /** @description A length: bed and pebbles together. */
+            depth: string;
+            /** @description A length: the layer that the pebbles take of it. */
+            pebbles: string;
+            /**
+             * Format: double
+             * @description Gaps between the pebbles, per cent of their layer; null takes 40.
+             */
+            voidsPercent?: null | number;
+            outline: components["schemas"]["OutlineDocument"];
+            /** @description What the edges meet, from the first on; edges past the end of the list meet form boards. */
+            edges: components["schemas"]["EdgeDocument"][];
+            openings: components["schemas"]["OpeningDocument"][];
+            fall?: null | components["schemas"]["FallDocument"];
+            /** @description Its joints; null takes those proposed. */
+            joints?: null | components["schemas"]["JointDocument"][];
+            /**
+             * Format: int32
+             * @description The edge that the barrow leaves over; null takes the first that is free.
+             */
+            wayOut?: null | number;
+            name: string;
+            bed: components["schemas"]["Bed"];
+            /**
+             * Format: double
+             * @description Waste in per cent of the drawn volume; null takes the bed's.
+             */
+            wastePercent?: null | number;
+            finish: components["schemas"]["Finish"];
+            steel?: null | components["schemas"]["SteelDocument"];
+            forms?: null | components["schemas"]["FormsDocument"];
+        };
+        /** @description Something cast in a mould: a tread, a block, a stone, a paver. */
+        ElementDocumentPieceDocument: {
+            /** @enum {string} */
+            kind: "piece";
+            use: components["schemas"]["PieceUse"];
+            /** @description A length. */
+            thickness: string;
+            /** @description A length: leg of the chamfer round its top; empty for none. */
+            chamfer?: string;
+            casting: components["schemas"]["MouldsDocument"];
+            outline: components["schemas"]["OutlineDocument"];
+            /** @description What the edges meet, from the first on; edges past the end of the list meet form boards. */
+            edges: components["schemas"]["EdgeDocument"][];
+            openings: components["schemas"]["OpeningDocument"][];
+            fall?: null | components["schemas"]["FallDocument"];
+            /** @description Its joints; null takes those proposed. */
+            joints?: null | components["schemas"]["JointDocument"][];
+            /**
+             * Format: int32
+             * @description The edge that the barrow leaves over; null takes the first that is free.
+             */
+            wayOut?: null | number;
+            name: string;
+            bed: components["schemas"]["Bed"];
+            /**
+             * Format: double
+             * @description Waste in per cent of the drawn volume; null takes the bed's.
+             */
+            wastePercent?: null | number;
+            finish: components["schemas"]["Finish"];
+            steel?: null | components["schemas"]["SteelDocument"];
+            forms?: null | components["schemas"]["FormsDocument"];
+        };
+        /** @description A free-form paver cast between two bent strips: a path with a width and a height. */
+        ElementDocumentRibbonDocument: {
+            /** @enum {string} */
+            kind: "ribbon";
+            path: components["schemas"]["StretchDocument"][];
+            /** @description A length. */
+            width: string;
+            /** @description A length. */
+            height: string;
+            casting: components["schemas"]["MouldsDocument"];
+            name: string;
+            bed: components["schemas"]["Bed"];
+            /**
+             * Format: double
+             * @description Waste in per cent of the drawn volume; null takes the bed's.
+             */
+            wastePercent?: null | number;
+            finish: components["schemas"]["Finish"];
+            steel?: null | components["schemas"]["SteelDocument"];
+            forms?: null | components["schemas"]["FormsDocument"];
+        };
+        /** @description A slab, patio, pad, walk or drive panel: one thickness, with thickened edges where they are wanted. */
+        ElementDocumentSlabDocument: {
+            /** @enum {string} */
+            kind: "slab";
+            /** @description A length. */
+            thickness: string;
+            use?: components["schemas"]["SlabUse"];
+            outline: components["schemas"]["OutlineDocument"];
+            /** @description What the edges meet, from the first on; edges past the end of the list meet form boards. */
+            edges: components["schemas"]["EdgeDocument"][];
+            openings: components["schemas"]["OpeningDocument"][];
+            fall?: null | components["schemas"]["FallDocument"];
+            /** @description Its joints; null takes those proposed. */
+            joints?: null | components["schemas"]["JointDocument"][];
+            /**
+             * Format: int32
+             * @description The edge that the barrow leaves over; null takes the first that is free.
+             */
+            wayOut?: null | number;
+            name: string;
+            bed: components["schemas"]["Bed"];
+            /**
+             * Format: double
+             * @description Waste in per cent of the drawn volume; null takes the bed's.
+             */
+            wastePercent?: null | number;
+            finish: components["schemas"]["Finish"];
+            steel?: null | components["schemas"]["SteelDocument"];
+            forms?: null | components["schemas"]["FormsDocument"];
+        };
+        /** @description A base lift and a topping, each a pour of its own. */
+        ElementDocumentTwoCourseDocument: {
+            /** @enum {string} */
+            kind: "twoCourse";
+            /** @description A length. */
+            baseThickness: string;
+            /** @description A length. */
+            topping: string;
+            outline: components["schemas"]["OutlineDocument"];
+            /** @description What the edges meet, from the first on; edges past the end of the list meet form boards. */
+            edges: components["schemas"]["EdgeDocument"][];
+            openings: components["schemas"]["OpeningDocument"][];
+            fall?: null | components["schemas"]["FallDocument"];
+            /** @description Its joints; null takes those proposed. */
+            joints?: null | components["schemas"]["JointDocument"][];
+            /**
+             * Format: int32
+             * @description The edge that the barrow leaves over; null takes the first that is free.
+             */
+            wayOut?: null | number;
+            name: string;
+            bed: components["schemas"]["Bed"];
+            /**
+             * Format: double
+             * @description Waste in per cent of the drawn volume; null takes the bed's.
+             */
+            wastePercent?: null | number;
+            finish: components["schemas"]["Finish"];
+            steel?: null | components["schemas"]["SteelDocument"];
+            forms?: null | components["schemas"]["FormsDocument"];
+        };
+        /** @description One element as worked out; metres and litres. */
+        ElementReport: {
+            /**
+             * Format: int32
+             * @description Its place in the document.
+             */
+            index: number;
+            name: string;
+            /** @description Start of each edge; of one piece where there are several. */
+            corners: components["schemas"]["PlanPoint"][];
+            edges: components["schemas"]["EdgeReport"][];
+            openings: components["schemas"]["OpeningReport"][];
+            /**
+             * Format: double
+             * @description Of all pieces, less openings.
+             */
+            areaM2: number;
+            /**
+             * Format: double
+             * @description Round the outside of one; along the middle of a path.
+             */
+            perimeterM: number;
+            /**
+             * Format: double
+             * @description Of the greater part.
+             */
+            thicknessMm: number;
+            /**
+             * Format: double
+             * @description By how much the tapes missed, spread already.
+             */
+            misfitMm: number;
+            /**
+             * Format: int32
+             * @description Pieces.
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description One piece, hardened.
+             */
+            pieceKg: number;
+            /** @description Where it follows a path: its stretches. Null where it is drawn by an outline. */
+            stretches: null | components["schemas"]["StretchReport"][];
+            parts: components["schemas"]["PartReport"][];
+            section: components["schemas"]["SectionReport"];
+            fall: null | components["schemas"]["FallReport"];
+            joints: components["schemas"]["JointsReport"];
+            /**
+             * Format: double
+             * @description As drawn, of the job's mix.
+             */
+            netL: number;
+            /** Format: double */
+            wastePercent: number;
+            /**
+             * Format: double
+             * @description With waste.
+             */
+            orderL: number;
         };
         /** @description Why a figure is what it is: the values that went in, what came out, and whose formula it is. */
         Explanation: {
@@ -444,6 +1077,61 @@ export interface components {
          * @enum {unknown}
          */
         Exposure: "noFreezing" | "freezesSeldomWet" | "freezesOftenWet" | "deIcingSalt";
+        /** @description How water leaves a surface. */
+        FallDocument: components["schemas"]["FallDocumentLevelFallDocument"] | components["schemas"]["FallDocumentEdgeFallDocument"] | components["schemas"]["FallDocumentDrainFallDocument"];
+        /** @description From all sides to a drain. */
+        FallDocumentDrainFallDocument: {
+            /** @enum {string} */
+            kind: "toDrain";
+            /**
+             * Format: int32
+             * @description Which opening, from 0.
+             */
+            opening: number;
+            /**
+             * Format: double
+             * @description Down in a hundred along.
+             */
+            percent: number;
+        };
+        /** @description Square off an edge, as off a house wall. */
+        FallDocumentEdgeFallDocument: {
+            /** @enum {string} */
+            kind: "offEdge";
+            /**
+             * Format: int32
+             * @description From 0.
+             */
+            edge: number;
+            /**
+             * Format: double
+             * @description Down in a hundred along.
+             */
+            percent: number;
+        };
+        /** @description Indoors, or under cover. */
+        FallDocumentLevelFallDocument: {
+            /** @enum {string} */
+            kind: "level";
+        };
+        FallReport: {
+            /**
+             * Format: double
+             * @description Down in a hundred along.
+             */
+            percent: number;
+            /** @description True where nothing was said. */
+            proposed: boolean;
+            direction: null | components["schemas"]["PlanPoint"];
+            drain: null | components["schemas"]["PlanPoint"];
+            /** @description Of each corner, below the highest. */
+            cornersMm: number[];
+            /**
+             * Format: double
+             * @description Top of the drain, where there is one, below the highest corner.
+             */
+            drainMm: null | number;
+        };
         /** @description Something the planner noticed: data only, words belong to the browser. */
         Finding: {
             /** @description What it says. */
@@ -467,12 +1155,57 @@ export interface components {
          * @description What a finding says. The browser holds one sentence for each; the facts named here go into it.
          * @enum {unknown}
          */
-        FindingCode: "quantityUnread" | "outOfRange" | "unknownTimeZone" | "nothingToPour" | "tooMany" | "tooFewEdges" | "turnsDoNotClose" | "outlineGap" | "outlineNotSolvable" | "edgeBackwards" | "outlineCrosses" | "openingOutside" | "openingsOverlap" | "unknownBag" | "mixWithoutCement" | "waterOverBagLimit" | "waterUnderBagLimit" | "waterCementOutsideTable" | "thicknessOutsideMix" | "stoneTooLarge" | "exposureWaterCement" | "exposureStrength" | "exposureAir" | "mixerTooSmall" | "wantsMixer" | "wantsHelper" | "moreThanADay" | "coldJoint" | "weatherUnusable" | "weatherEndsEarly" | "rainBeforeSet" | "dryingFast" | "coldWeather" | "mixTooCold" | "mixTooHot" | "handsStillMixing" | "afterDark" | "rapidSetsAsPlaced" | "cureStoppedEarly" | "cannotBeKeptWet" | "frozenYoung" | "milestoneOutOfSight" | "causticCement" | "dustWhenTipping" | "heavyLift" | "mixerGuard" | "markServices" | "washOut" | "structuralWork";
+        FindingCode: "quantityUnread" | "outOfRange" | "unknownTimeZone" | "nothingToPour" | "tooMany" | "tooFewEdges" | "turnsDoNotClose" | "outlineGap" | "outlineNotSolvable" | "edgeBackwards" | "outlineCrosses" | "openingOutside" | "openingsOverlap" | "tapesTooShort" | "tapesTooFarApart" | "checkTapeMisfit" | "presetCannotBe" | "bendTooTight" | "tooNarrow" | "curbWantsTwo" | "curbLeansAway" | "easeTooLarge" | "fieldTooThin" | "twoPours" | "noProbes" | "fallTooFlat" | "fallFlatAtHouse" | "fallToWall" | "jointOutside" | "panelTooLong" | "panelTooSlender" | "cornerWithoutJoint" | "jointDeeperThanGroover" | "repeatJoints" | "noWayOut" | "beyondReach" | "fileDamaged" | "fileUnitUnknown" | "fileUnitUnsupported" | "fileWithoutOutline" | "fileTooManyPoints" | "baseThinnerThanAdvised" | "unknownBoard" | "boardTooLow" | "digBelowBoard" | "plyTooStiff" | "bendNeedsKerfs" | "curveOfManyEdges" | "unknownBar" | "steelDoesNotFit" | "heavyPiece" | "footingBelowFrost" | "unknownBag" | "mixWithoutCement" | "waterOverBagLimit" | "waterUnderBagLimit" | "waterCementOutsideTable" | "thicknessOutsideMix" | "stoneTooLarge" | "exposureWaterCement" | "exposureStrength" | "exposureAir" | "mixerTooSmall" | "wantsMixer" | "wantsHelper" | "moreThanADay" | "coldJoint" | "weatherUnusable" | "weatherEndsEarly" | "rainBeforeSet" | "dryingFast" | "coldWeather" | "mixTooCold" | "mixTooHot" | "handsStillMixing" | "afterDark" | "rapidSetsAsPlaced" | "cureStoppedEarly" | "cannotBeKeptWet" | "frozenYoung" | "milestoneOutOfSight" | "causticCement" | "dustWhenTipping" | "heavyLift" | "mixerGuard" | "markServices" | "washOut" | "structuralWork";
         /**
          * @description A finish is a chain of passes.
          * @enum {unknown}
          */
         Finish: "mag" | "broom" | "steel";
+        /** @description The form of a footing. */
+        FootingFormDocument: components["schemas"]["FootingFormDocumentBoxFootingDocument"] | components["schemas"]["FootingFormDocumentCylinderFootingDocument"] | components["schemas"]["FootingFormDocumentFrustumFootingDocument"] | components["schemas"]["FootingFormDocumentFrustumTubeFootingDocument"];
+        FootingFormDocumentBoxFootingDocument: {
+            /** @enum {string} */
+            kind: "box";
+            /** @description A length. */
+            along: string;
+            /** @description A length. */
+            across: string;
+            /** @description A length: how deep it stands. */
+            depth: string;
+        };
+        FootingFormDocumentCylinderFootingDocument: {
+            /** @enum {string} */
+            kind: "cylinder";
+            /** @description A length. */
+            diameter: string;
+            /** @description A length: how deep it stands. */
+            depth: string;
+        };
+        FootingFormDocumentFrustumFootingDocument: {
+            /** @enum {string} */
+            kind: "frustum";
+            /** @description A length: diameter of the foot. */
+            foot: string;
+            /** @description A length: diameter of the top. */
+            top: string;
+            /** @description A length: how deep it stands. */
+            depth: string;
+        };
+        /** @description A spread foot with a tube form on it. */
+        FootingFormDocumentFrustumTubeFootingDocument: {
+            /** @enum {string} */
+            kind: "frustumWithTube";
+            /** @description A length: diameter of the foot. */
+            foot: string;
+            /** @description A length: diameter where the tube stands. */
+            top: string;
+            /** @description A length: diameter of the tube. */
+            tube: string;
+            /** @description A length: height of the tube. */
+            tubeDepth: string;
+            /** @description A length: how deep it stands. */
+            depth: string;
+        };
         /** @description Fourteen days, a line a day. */
         ForecastDto: {
             /** @description True for the stand-in; the screen says so. */
@@ -480,6 +1213,74 @@ export interface components {
             /** @description From today in the zone asked for. */
             days: components["schemas"]["WeatherDay"][];
         };
+        /** @description What holds a pour while it sets. */
+        FormsDocument: {
+            /** @description Id of a board; null takes the lowest that holds it. */
+            board?: null | string;
+            corners?: components["schemas"]["CornerScheme"];
+            /**
+             * Format: double
+             * @description Thickness of the ply that curves are bent from, mm; null takes the stiffest that bends.
+             */
+            plyMm?: null | number;
+            /**
+             * Format: double
+             * @description Thickness of the sheet of a mould, mm; null takes 18 (US: 19).
+             */
+            sheetMm?: null | number;
+        };
+        FormsReport: {
+            /** @description Id of the board. */
+            board: string;
+            /**
+             * Format: double
+             * @description Its height.
+             */
+            boardMm: number;
+            /**
+             * Format: double
+             * @description Its thickness.
+             */
+            boardThickMm: number;
+            /**
+             * Format: double
+             * @description How far the base lies below the board.
+             */
+            gapMm: number;
+            /** @description How boards meet. */
+            corners: components["schemas"]["CornerScheme"];
+            /** @description Straight boards. */
+            runs: components["schemas"]["RunReport"][];
+            /** @description Bent strips. */
+            bends: components["schemas"]["BendReport"][];
+            /** @description Where they stand. */
+            stakes: components["schemas"]["StakeReport"][];
+            /**
+             * Format: double
+             * @description No further apart on straight boards.
+             */
+            stakeSpacingM: number;
+            /**
+             * Format: int32
+             * @description Plates.
+             */
+            splices: number;
+            /**
+             * Format: int32
+             * @description Across the top of a curb.
+             */
+            ties: number;
+            /**
+             * Format: double
+             * @description At the foot of the form.
+             */
+            pressureKpa: number;
+        };
+        /**
+         * @description How winters are.
+         * @enum {unknown}
+         */
+        Frost: "none" | "light" | "hard";
         /** @description That the service answers. */
         Health: {
             status: string;
@@ -540,6 +1341,11 @@ export interface components {
              */
             buckets: number;
         };
+        /**
+         * @description Something to look over before the pour.
+         * @enum {unknown}
+         */
+        Inspection: "square" | "level" | "fall" | "baseCompacted" | "steelCover" | "stakesCut" | "topsClear" | "backfilled" | "isolation" | "bondBreaker" | "drain" | "release" | "seamsCured" | "mouldLevel" | "scrimReady" | "rampStop" | "dampBase" | "dampForms" | "surfaceClean" | "waterAndTools" | "holdBackBucket";
         /** Format: date-time */
         Instant: string;
         /** @description One job: what a person said, in their words and units. This is also the file they save. */
@@ -548,7 +1354,7 @@ export interface components {
             format: string;
             /**
              * Format: int32
-             * @description Version of the format; 1.
+             * @description Version of the format; 2. Older files are brought up to it as they are read.
              */
             version: number;
             /** @description What the person calls the job. */
@@ -559,6 +1365,7 @@ export interface components {
             timeZone: string;
             /** @description What is poured, in pouring order. */
             elements: components["schemas"]["ElementDocument"][];
+            build: components["schemas"]["BuildDocument"];
             mix: components["schemas"]["MixDocument"];
             mixing: components["schemas"]["MixingDocument"];
             day: components["schemas"]["DayDocument"];
@@ -620,13 +1427,89 @@ export interface components {
              * @description Warnings and errors that wait.
              */
             decisions: number;
-            outline: null | components["schemas"]["SlabReport"];
+            outline: null | components["schemas"]["SketchDto"];
         };
         /**
          * @description Where a job stands at a moment, by its plan.
          * @enum {unknown}
          */
         JobPhase: "unfinished" | "planned" | "pouring" | "keepWet" | "hardening" | "done";
+        /** @description One joint, along or across the first edge. */
+        JointDocument: {
+            /** @description True runs square to the first edge, false along it. */
+            across: boolean;
+            /** @description A length from the plan's origin to it. */
+            at: string;
+            /** @description A length to where it begins; empty runs from edge to edge. */
+            from?: string;
+            /** @description A length to where it ends. */
+            to?: string;
+            method?: components["schemas"]["JointMethod"];
+        };
+        /**
+         * @description How the joints of an element are set out.
+         * @enum {unknown}
+         */
+        JointLayout: "none" | "grid" | "walk" | "border" | "curb" | "repeated";
+        JointLineReport: {
+            /** @description Square to the first edge; else along it. */
+            across: boolean;
+            /**
+             * Format: double
+             * @description From the plan's origin.
+             */
+            atM: number;
+            /**
+             * Format: double
+             * @description Where it begins; null runs from edge to edge.
+             */
+            fromM: null | number;
+            /**
+             * Format: double
+             * @description Where it ends.
+             */
+            toM: null | number;
+            /** @description How it is made. */
+            method: components["schemas"]["JointMethod"];
+        };
+        /**
+         * @description How a joint is made.
+         * @enum {unknown}
+         */
+        JointMethod: "tooled" | "sawn" | "formed";
+        JointsReport: {
+            /** @description How they are set out. */
+            layout: components["schemas"]["JointLayout"];
+            /** @description True where nothing was said. */
+            proposed: boolean;
+            /** @description Joints that can be moved. */
+            lines: components["schemas"]["JointLineReport"][];
+            /** @description Where all joints run. */
+            cuts: components["schemas"]["PlanCut"][];
+            /** @description In pouring order. */
+            panels: components["schemas"]["PanelReport"][];
+            /**
+             * Format: double
+             * @description No panel side is longer; 0 where there is no limit.
+             */
+            spacingM: number;
+            /**
+             * Format: double
+             * @description Of a joint.
+             */
+            depthMm: number;
+            wayOut: null | components["schemas"]["PlanPoint"];
+            /**
+             * Format: int32
+             * @description Over which edge.
+             */
+            wayOutEdge: number;
+        };
+        /**
+         * @description Why a layout takes more boards than their total length alone would.
+         * @enum {unknown}
+         */
+        LayoutVerdict: "reachesBound" | "piecesDoNotShare" | "searchStopped";
         /** @description The loads. */
         LoadReport: {
             /**
@@ -671,11 +1554,31 @@ export interface components {
         LoadingStep: "halfTheWater" | "stone" | "sand" | "cement" | "bags" | "dryMaterial" | "mixDry" | "mostOfTheWater" | "firstBagWet" | "secondBagToPlan" | "restOfWaterByEye";
         /** Format: date */
         LocalDate: string;
+        /** @description A board as sold: actual sizes. */
+        LumberDto: {
+            id: string;
+            /** Format: double */
+            thicknessMm: number;
+            /** Format: double */
+            heightMm: number;
+            system: components["schemas"]["UnitSystem"];
+        };
         /**
          * @description What an edge meets.
          * @enum {unknown}
          */
         Meets: "form" | "wall" | "oldSlab" | "earlierPanel" | "open";
+        /** @description A mesh sheet as it lies, laps under its neighbours included. */
+        MeshSheet: {
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            right: number;
+            /** Format: double */
+            high: number;
+        };
         /**
          * @description What the concrete is strong enough for.
          * @enum {unknown}
@@ -810,7 +1713,80 @@ export interface components {
          * @enum {unknown}
          */
         Moisture: "dry" | "damp" | "wet" | "afterRain";
-        /** @description A hole in a slab. Its middle is measured from the first corner: along the first edge, and in from it. */
+        /**
+         * @description A part of a mould, cut from sheet.
+         * @enum {unknown}
+         */
+        MouldPart: "bottom" | "side" | "box" | "bentSide" | "apronInside";
+        MouldReport: {
+            /** @description Cut as the mirror of the piece. */
+            mirrored: boolean;
+            /** @description As it is cut: corners, arcs cut to chords. */
+            outline: components["schemas"]["PlanPoint"][];
+            /** @description Of one mould. */
+            parts: components["schemas"]["SheetPart"][];
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            moulds: number;
+            /**
+             * Format: double
+             * @description Thickness.
+             */
+            sheetMm: number;
+            /**
+             * Format: int32
+             * @description For all moulds.
+             */
+            sheets: number;
+            /**
+             * Format: int32
+             * @description For all moulds.
+             */
+            screws: number;
+            /**
+             * Format: double
+             * @description For all moulds.
+             */
+            seamM: number;
+            /**
+             * Format: int32
+             * @description Of sealant.
+             */
+            cartridges: number;
+            /**
+             * Format: double
+             * @description Bent strip for one mould: both sides of a ribbon, or round a curve.
+             */
+            stripM: number;
+            /** @description When. */
+            castings: components["schemas"]["Casting"][];
+        };
+        /** @description How many pieces come from how many moulds, and when. */
+        MouldsDocument: {
+            /**
+             * Format: int32
+             * @description Pieces wanted.
+             */
+            pieces: number;
+            /**
+             * Format: int32
+             * @description Moulds to cast them in.
+             */
+            moulds: number;
+            /**
+             * Format: double
+             * @description Days in the mould; null takes the piece's own.
+             */
+            stripDays?: null | number;
+            /**
+             * Format: double
+             * @description Days between, for cleaning.
+             */
+            cleanDays?: number;
+        };
+        /** @description A hole in a slab. Its middle is measured from the plan's origin: along the first edge, and in from it. */
         OpeningDocument: components["schemas"]["OpeningDocumentRoundOpeningDocument"] | components["schemas"]["OpeningDocumentRectangularOpeningDocument"];
         OpeningDocumentRectangularOpeningDocument: {
             /** @enum {string} */
@@ -824,6 +1800,8 @@ export interface components {
             along: string;
             /** @description A length in from the first edge. */
             in: string;
+            /** @description A drain takes the water of the slab. */
+            use?: components["schemas"]["OpeningUse"];
         };
         OpeningDocumentRoundOpeningDocument: {
             /** @enum {string} */
@@ -835,6 +1813,8 @@ export interface components {
             along: string;
             /** @description A length in from the first edge. */
             in: string;
+            /** @description A drain takes the water of the slab. */
+            use?: components["schemas"]["OpeningUse"];
         };
         OpeningReport: {
             /** @description Its name. */
@@ -853,6 +1833,97 @@ export interface components {
             depthM: number;
             /** @description A circle. */
             round: boolean;
+        };
+        /**
+         * @description What an opening is for.
+         * @enum {unknown}
+         */
+        OpeningUse: "hole" | "post" | "drain" | "cutOut";
+        /** @description An outline, said the way it was measured. */
+        OutlineDocument: components["schemas"]["OutlineDocumentWalkedOutlineDocument"] | components["schemas"]["OutlineDocumentPresetOutlineDocument"] | components["schemas"]["OutlineDocumentTapedOutlineDocument"] | components["schemas"]["OutlineDocumentPointsOutlineDocument"];
+        /** @description Corners by their coordinates, as a survey, a table or a drawing file gives them. */
+        OutlineDocumentPointsOutlineDocument: {
+            /** @enum {string} */
+            kind: "points";
+            points: components["schemas"]["PointDocument"][];
+        };
+        /** @description A common outline by its dimensions. */
+        OutlineDocumentPresetOutlineDocument: {
+            /** @enum {string} */
+            kind: "preset";
+            shape: components["schemas"]["PresetShape"];
+            /** @description A length: over all along, the diameter, the radius of a quarter, or from flat to flat. */
+            along: string;
+            /** @description A length: over all across. Not used by round and regular shapes. */
+            across?: string;
+            /** @description A length: the notch of an L or a U, along. */
+            notchAlong?: string;
+            /** @description A length: the notch, across. */
+            notchAcross?: string;
+        };
+        /** @description Corners by two tapes from two nails. */
+        OutlineDocumentTapedOutlineDocument: {
+            /** @enum {string} */
+            kind: "taped";
+            /** @description A length between nail A and nail B. */
+            nails: string;
+            corners: components["schemas"]["TapedCornerDocument"][];
+        };
+        /** @description Edge lengths and turns, from corner to corner round the outside. */
+        OutlineDocumentWalkedOutlineDocument: {
+            /** @enum {string} */
+            kind: "walked";
+            sides: components["schemas"]["SideDocument"][];
+            /** @description Spread a gap over all sides, however wide it is. */
+            spread?: boolean;
+        };
+        /** @description A file to read an outline from. */
+        OutlineFileDto: {
+            /** @description Its whole text: DXF, GeoJSON or a table of points. */
+            text: string;
+            unit: null | components["schemas"]["OutlineFileUnit"];
+        };
+        /** @enum {unknown} */
+        OutlineFileUnit: "millimetres" | "centimetres" | "metres" | "inches" | "feet" | null;
+        PanelReport: {
+            /**
+             * Format: int32
+             * @description In pouring order, from 1.
+             */
+            number: number;
+            /** @description A place in it. */
+            middle: components["schemas"]["PlanPoint"];
+            /**
+             * Format: double
+             * @description Extent along the first edge.
+             */
+            alongM: number;
+            /**
+             * Format: double
+             * @description Extent square to it.
+             */
+            acrossM: number;
+            /**
+             * Format: double
+             * @description Less openings.
+             */
+            areaM2: number;
+            /**
+             * Format: double
+             * @description What a square panel of these sides measures from corner to corner.
+             */
+            diagonalM: number;
+        };
+        PartReport: {
+            /** @description Which part. */
+            part: components["schemas"]["CastPart"];
+            /**
+             * Format: double
+             * @description As drawn.
+             */
+            litres: number;
+            /** @description False where it is not of the job's mix. */
+            inMix: boolean;
         };
         PartsReport: {
             /** @description For the whole job. */
@@ -902,6 +1973,18 @@ export interface components {
             closesEarliest: components["schemas"]["Instant"];
             closesLatest: components["schemas"]["Instant"];
         };
+        /**
+         * @description What a cast piece is for.
+         * @enum {unknown}
+         */
+        PieceUse: "tread" | "block" | "stone" | "paver";
+        /** @description A straight cut between two places. */
+        PlanCut: {
+            from: components["schemas"]["PlanPoint"];
+            to: components["schemas"]["PlanPoint"];
+            /** Format: double */
+            lengthM: number;
+        };
         /** @description A place on the plan, metres: x to the right, y up the page. */
         PlanPoint: {
             /** Format: double */
@@ -912,6 +1995,7 @@ export interface components {
         /** @description The whole plan of a job. A part that could not be worked out is null, and a finding says why. */
         PlanReport: {
             shape: null | components["schemas"]["ShapeReport"];
+            build: null | components["schemas"]["BuildReport"];
             mix: null | components["schemas"]["MixReport"];
             load: null | components["schemas"]["LoadReport"];
             day: null | components["schemas"]["DayReport"];
@@ -931,6 +2015,33 @@ export interface components {
             document: components["schemas"]["JobDocument"];
             weather?: null | components["schemas"]["WeatherDto"];
         };
+        /** @description Metres on the plan. */
+        PointDocument: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /**
+             * Format: double
+             * @description How far the edge to the next corner bows out, metres; below 0 it bows in.
+             */
+            rise?: number;
+        };
+        /**
+         * @description Outlines that are said by their dimensions.
+         * @enum {unknown}
+         */
+        PresetShape: "rectangle" | "lShape" | "uShape" | "circle" | "halfCircle" | "quarterCircle" | "kidney" | "hexagon" | "octagon";
+        /** @description How deep an overlay is at one place. */
+        ProbeDocument: {
+            /** @description A length. */
+            depth: string;
+            /**
+             * Format: double
+             * @description How much of the area it stands for, against the others.
+             */
+            share?: number;
+        };
         ProblemDetails: {
             type?: null | string;
             title?: null | string;
@@ -938,6 +2049,12 @@ export interface components {
             status?: null | number;
             detail?: null | string;
             instance?: null | string;
+        };
+        ReadOutlineDto: {
+            /** @description The outline, moved to begin at the plan's origin; null where it could not be read. */
+            points: null | components["schemas"]["PointDocument"][];
+            /** @description What is wrong with the file, and where. */
+            findings: components["schemas"]["Finding"][];
         };
         /** @description How a text was understood. */
         ReadingReport: {
@@ -967,7 +2084,39 @@ export interface components {
          * @description A way out that the app can take for the user: Edits to the document.
          * @enum {unknown}
          */
-        RemedyCode: "addHand" | "biggerMixer" | "laterDay" | "bagMiddleWater" | "lessWater" | "blankLastEdge" | "longerCure" | "coverUnderPlastic";
+        RemedyCode: "addHand" | "biggerMixer" | "laterDay" | "bagMiddleWater" | "lessWater" | "blankLastEdge" | "spreadGap" | "steeperFall" | "fallOffWall" | "proposeJoints" | "takeSchool" | "thickerSlab" | "anyPly" | "anyBoard" | "advisedBase" | "longerCure" | "coverUnderPlastic";
+        RunReport: {
+            /**
+             * Format: int32
+             * @description From 0.
+             */
+            edge: number;
+            /**
+             * Format: double
+             * @description The pour's own edge.
+             */
+            insideM: number;
+            /**
+             * Format: double
+             * @description Over all.
+             */
+            cutM: number;
+            /**
+             * Format: int32
+             * @description How many it is spliced from.
+             */
+            pieces: number;
+        };
+        SectionPieceReport: {
+            part: components["schemas"]["CastPart"];
+            points: components["schemas"]["PlanPoint"][];
+        };
+        SectionReport: {
+            /** @description What shows; metres, y up from the top. */
+            pieces: components["schemas"]["SectionPieceReport"][];
+            /** @description True where it goes on past the right of the drawing. */
+            goesOn: boolean;
+        };
         /**
          * @description How much a finding matters.
          * @enum {unknown}
@@ -976,7 +2125,7 @@ export interface components {
         /** @description What is poured. */
         ShapeReport: {
             /** @description One for each element that is sound, in pouring order. */
-            elements: components["schemas"]["SlabReport"][];
+            elements: components["schemas"]["ElementReport"][];
             /**
              * Format: double
              * @description All together, openings left out.
@@ -993,73 +2142,187 @@ export interface components {
              */
             orderL: number;
         };
-        /** @description One slab as worked out; metres and litres. */
-        SlabReport: {
+        SheetPart: {
+            /** @description Which. */
+            part: components["schemas"]["MouldPart"];
+            /**
+             * Format: double
+             * @description Longer way.
+             */
+            alongM: number;
+            /**
+             * Format: double
+             * @description Shorter way.
+             */
+            acrossM: number;
             /**
              * Format: int32
-             * @description Its place in the document.
+             * @description In one mould.
              */
-            index: number;
-            /** @description Its name. */
-            name: string;
-            /** @description Start of each edge. */
-            corners: components["schemas"]["PlanPoint"][];
-            /** @description Lengths, and what they meet. */
-            edges: components["schemas"]["EdgeReport"][];
-            /** @description Holes. */
-            openings: components["schemas"]["OpeningReport"][];
-            /**
-             * Format: double
-             * @description Less openings.
-             */
-            areaM2: number;
-            /**
-             * Format: double
-             * @description Round the outside.
-             */
-            perimeterM: number;
-            /**
-             * Format: double
-             * @description Poured depth.
-             */
-            thicknessMm: number;
-            /**
-             * Format: double
-             * @description By how much the tapes missed, spread already.
-             */
-            misfitMm: number;
-            /**
-             * Format: double
-             * @description As drawn.
-             */
-            netL: number;
-            /**
-             * Format: double
-             * @description Added to it.
-             */
-            wastePercent: number;
-            /**
-             * Format: double
-             * @description With waste.
-             */
-            orderL: number;
+            count: number;
         };
+        /** @description One side as taped. */
+        SideDocument: {
+            /** @description A length straight from end to end, or empty to have it worked out; at most two may be empty. */
+            length: string;
+            /**
+             * Format: double
+             * @description Turn at its end, degrees: left positive, right negative.
+             */
+            turn: number;
+            /** @description How far the middle bows out of the straight line, a length; behind a minus sign it bows in. Empty is straight. */
+            rise?: null | string;
+        };
+        /** @description An element in plan: start of each edge, and the edges. */
+        SketchDto: {
+            corners: components["schemas"]["PlanPoint"][];
+            edges: components["schemas"]["EdgeReport"][];
+        };
+        /**
+         * @description What a slab carries, and how its joints run.
+         * @enum {unknown}
+         */
+        SlabUse: "patio" | "walk" | "drive";
+        /**
+         * @description What the ground is like where it is dug.
+         * @enum {unknown}
+         */
+        Soil: "sound" | "soft" | "wet";
         /**
          * @description Standards and papers that figures come from.
          * @enum {unknown}
          */
-        Source: "geometry" | "sitePractice" | "aci211" | "aci302" | "aci305" | "aci306" | "aci308" | "aci318" | "astmC403" | "astmC1074" | "en1992" | "uno1998";
+        Source: "geometry" | "sitePractice" | "aci211" | "aci302" | "aci305" | "aci306" | "aci308" | "aci318" | "astmC403" | "astmC1074" | "en1992" | "uno1998" | "apaForming" | "martelloToth1990";
+        /**
+         * @description Why a stake stands where it does.
+         * @enum {unknown}
+         */
+        StakeAt: "corner" | "splice" | "bulkhead" | "between";
+        StakeReport: {
+            /** @description On the line of the form. */
+            at: components["schemas"]["PlanPoint"];
+            /** @description Reason. */
+            why: components["schemas"]["StakeAt"];
+            /**
+             * Format: double
+             * @description From the string to the top of the form there.
+             */
+            downMm: number;
+        };
+        /** @description What is put in against cracks. */
+        SteelDocument: {
+            school?: null | components["schemas"]["SteelSchool"];
+            /** @description Id of a bar; null takes the usual one. */
+            bar?: null | string;
+            /** @description A length between bars of a grid; empty takes the bar's own. */
+            spacing?: string;
+        };
+        /**
+         * @description Why a school does not fit.
+         * @enum {unknown}
+         */
+        SteelMisfit: "none" | "tooThin" | "tooLight" | "panelsTooLarge" | "otherSection" | "tooLong";
+        SteelReport: {
+            /** @description What was chosen. */
+            school: components["schemas"]["SteelSchool"];
+            /** @description What would be. */
+            advised: components["schemas"]["SteelSchool"];
+            /** @description Why what was chosen does not fit. */
+            misfit: components["schemas"]["SteelMisfit"];
+            /** @description Id of the bar; empty where there is none. */
+            bar: string;
+            /**
+             * Format: double
+             * @description Its diameter.
+             */
+            barMm: number;
+            /**
+             * Format: double
+             * @description Of a grid; 0 else.
+             */
+            spacingM: number;
+            /** @description Of mesh, as they lie. */
+            sheets: components["schemas"]["MeshSheet"][];
+            /** @description As they lie. */
+            bars: components["schemas"]["PlanCut"][];
+            /**
+             * Format: double
+             * @description All bars, laps included.
+             */
+            barM: number;
+            /**
+             * Format: double
+             * @description Of bars, or of fibre.
+             */
+            kg: number;
+            /**
+             * Format: double
+             * @description Of sheets or bars.
+             */
+            lapM: number;
+            /**
+             * Format: int32
+             * @description That hold it up.
+             */
+            chairs: number;
+            /**
+             * Format: int32
+             * @description Of wire.
+             */
+            ties: number;
+            /**
+             * Format: int32
+             * @description That hold two rows apart.
+             */
+            crossPieces: number;
+            /** @description Of its centre lines, below the top. */
+            heightsMm: number[];
+            /**
+             * Format: double
+             * @description Under it.
+             */
+            coverMm: number;
+            /**
+             * Format: double
+             * @description Of mesh.
+             */
+            offcutM2: number;
+            /**
+             * Format: double
+             * @description Of scrim, laps included.
+             */
+            scrimM2: number;
+            /**
+             * Format: double
+             * @description The longest side of a panel, a bay or a piece: what a choice goes by.
+             */
+            longestM: number;
+        };
+        /**
+         * @description What is put in against cracks.
+         * @enum {unknown}
+         */
+        SteelSchool: "none" | "fibre" | "mesh" | "barGrid" | "twoRows" | "scrim";
         /**
          * @description The steps of a job, in working order.
          * @enum {unknown}
          */
-        Step: "shape" | "mix" | "load" | "day" | "cure";
+        Step: "shape" | "build" | "mix" | "load" | "day" | "cure";
         StepReport: {
             step: components["schemas"]["Step"];
             state: components["schemas"]["StepState"];
         };
         /** @enum {unknown} */
         StepState: "settled" | "wantsDecision" | "blocked";
+        StockReport: {
+            /**
+             * Format: double
+             * @description As sold.
+             */
+            lengthM: number;
+            /** @description Laid on it, longest first. */
+            cuts: components["schemas"]["CutReport"][];
+        };
         StrengthPoint: {
             /** @description Moment. */
             at: components["schemas"]["Instant"];
@@ -1073,6 +2336,58 @@ export interface components {
              * @description If it were never kept wet.
              */
             noCureMpa: number;
+        };
+        /** @description A stretch of a path. */
+        StretchDocument: components["schemas"]["StretchDocumentStraightDocument"] | components["schemas"]["StretchDocumentArcDocument"];
+        /** @description An arc that goes on in the direction the path has. */
+        StretchDocumentArcDocument: {
+            /** @enum {string} */
+            kind: "arc";
+            /** @description A length: radius of the middle of the path. */
+            radius: string;
+            /**
+             * Format: double
+             * @description Degrees: left positive, right negative.
+             */
+            sweep: number;
+        };
+        StretchDocumentStraightDocument: {
+            /** @enum {string} */
+            kind: "straight";
+            /** @description A length. */
+            length: string;
+            /**
+             * Format: double
+             * @description Kink at its end, degrees: left positive, right negative.
+             */
+            turn?: number;
+        };
+        StretchReport: {
+            /**
+             * Format: double
+             * @description Along its middle.
+             */
+            lengthM: number;
+            /**
+             * Format: double
+             * @description Of its arc; 0 is straight.
+             */
+            radiusM: number;
+            /** @description Half-way along it. */
+            middle: components["schemas"]["PlanPoint"];
+        };
+        /**
+         * @description What a curved form is bent from.
+         * @enum {unknown}
+         */
+        StripKind: "plyAlong" | "plyAcross" | "hardboard" | "kerfedOrSheet";
+        TapedCornerDocument: {
+            /** @description A length from nail A. */
+            a: string;
+            /** @description A length from nail B. */
+            b: string;
+            /** @description A length to the corner before, as a check; empty where none was taped. */
+            check?: string;
         };
         /**
          * @description The system a job is shown in, and that a number without a unit is read in.
@@ -1167,7 +2482,7 @@ export interface components {
          * @description Which figure an explanation belongs to. The browser holds the formula's words for each.
          * @enum {unknown}
          */
-        WhyCode: "area" | "perimeter" | "netVolume" | "orderVolume" | "bags" | "bagsMass" | "bagWater" | "bagStrength" | "partsWater" | "partsCement" | "partsSand" | "partsStone" | "partsStrength" | "waterCement" | "initialSet" | "mixTemperature" | "capacity" | "batchCount" | "holdBack" | "cycle" | "jointAge" | "passWindow" | "firstSetOnSite" | "finalSetOnSite" | "doneBy" | "evaporation" | "rainChance" | "wetDays" | "rewetting" | "meanEvaporation" | "strength" | "milestone";
+        WhyCode: "area" | "perimeter" | "pathLength" | "netVolume" | "orderVolume" | "fall" | "panels" | "pieceMass" | "excavation" | "spoil" | "baseStone" | "boards" | "stakes" | "bends" | "steelBars" | "meshSheets" | "fibreDose" | "scrim" | "mouldSheets" | "castings" | "bags" | "bagsMass" | "bagWater" | "bagStrength" | "partsWater" | "partsCement" | "partsSand" | "partsStone" | "partsStrength" | "waterCement" | "initialSet" | "mixTemperature" | "capacity" | "batchCount" | "holdBack" | "cycle" | "jointAge" | "passWindow" | "firstSetOnSite" | "finalSetOnSite" | "doneBy" | "evaporation" | "rainChance" | "wetDays" | "rewetting" | "meanEvaporation" | "strength" | "milestone";
         ZoneReport: {
             /**
              * Format: int32
@@ -1330,6 +2645,70 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BagDto"][];
+                };
+            };
+        };
+    };
+    ListLumber: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LumberDto"][];
+                };
+            };
+        };
+    };
+    ListBars: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BarDto"][];
+                };
+            };
+        };
+    };
+    ReadOutline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OutlineFileDto"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadOutlineDto"];
                 };
             };
         };

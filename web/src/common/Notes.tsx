@@ -45,17 +45,30 @@ function Note({ finding }: { finding: Finding }) {
 }
 
 /** The findings under some part of the job, of some weight. Nothing is drawn where there are none. */
-export function Notes({ under, only }: { under: string[]; only: Finding['severity'][] }) {
+interface NotesProps {
+  /** Parts of the job. */
+  under: string[];
+  only: Finding['severity'][];
+  /** Parts of an element that are told elsewhere: /elements/0/steel. */
+  not?: string[];
+}
+
+export function Notes({ under, only, not = [] }: NotesProps) {
   const { report } = useJobContext();
   const found = report.findings.filter(
     (f) =>
-      only.includes(f.severity) && under.some((path) => f.where === path || f.where.startsWith(`${path}/`)),
+      only.includes(f.severity) &&
+      !not.includes(f.where.split('/')[3] ?? '') &&
+      under.some((path) => f.where === path || f.where.startsWith(`${path}/`)),
   );
   if (found.length === 0) return null;
   return (
     <ul className={classes.notes} aria-live={only.includes('error') ? 'polite' : undefined}>
       {found.map((f) => (
-        <Note key={`${f.code}${f.where}${f.texts.milestone ?? ''}`} finding={f} />
+        <Note
+          key={`${f.code}${f.where}${f.texts.milestone ?? ''}${String(f.facts.panel ?? f.facts.corner ?? '')}`}
+          finding={f}
+        />
       ))}
     </ul>
   );

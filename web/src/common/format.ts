@@ -67,6 +67,9 @@ export function duration(minutes: number): string {
 
 const percent = (share: number) => `${number(share * 100)} %`;
 
+/** How steeply a surface falls: 1.5 %. */
+export const grade = (inAHundred: number) => `${number(inAHundred, 2)} %`;
+
 /** A number typed in another unit than the job keeps. */
 export interface Scale {
   unit: string;
@@ -80,6 +83,13 @@ export interface Formats {
   length: (metres: number) => string;
   /** Thickness and other small sizes. */
   small: (mm: number) => string;
+  /** How far below something a place lies. */
+  drop: (mm: number) => string;
+  /** A place that was pointed at in a drawing, as one would type it. */
+  typed: (metres: number) => string;
+  /** A place that was worked out, as one would type it, to a tenth of a millimetre. */
+  typedExact: (metres: number) => string;
+  scaleBar: (metres: number) => string;
   area: (m2: number) => string;
   /** Concrete by the cubic metre or yard. */
   bulk: (litres: number) => string;
@@ -114,6 +124,10 @@ export interface Formats {
 const metric = {
   length: (m: number) => `${fixed(m, 2)} m`,
   small: (mm: number) => `${number(mm, mm < 10 ? 1 : 0)} mm`,
+  drop: (mm: number) => (mm < 0.5 ? '0' : `−${number(mm)}`),
+  typed: (m: number) => `${fixed(m, 2)} m`,
+  typedExact: (m: number) => `${fixed(m * 1000, 1)} mm`,
+  scaleBar: (m: number) => `${String(m)} m`,
   area: (m2: number) => `${number(m2, m2 < 10 ? 2 : 1)} m²`,
   bulk: (l: number) => (l < 100 ? `${number(l, l < 10 ? 1 : 0)} L` : `${fixed(l / 1000, 2)} m³`),
   litres: (l: number) => `${number(l, l < 10 ? 2 : 1)} L`,
@@ -129,6 +143,10 @@ const metric = {
 const us: typeof metric = {
   length: (m) => feetInches(m * 1000),
   small: (mm) => feetInches(mm),
+  drop: (mm) => (mm < 0.8 ? '0' : `−${feetInches(mm)}`),
+  typed: (m) => `${fixed((m * 1000) / INCH_MM, 1)}"`,
+  typedExact: (m) => `${fixed((m * 1000) / INCH_MM, 3)}"`,
+  scaleBar: (m) => feetInches(m * 1000),
   area: (m2) => `${number(m2 / SQUARE_FOOT_M2, 1)} ft²`,
   bulk: (l) => (l < 100 ? `${number(l / GALLON_L, 1)} gal` : `${fixed(l / CUBIC_YARD_L, 2)} yd³`),
   litres: (l) => `${number(l / GALLON_L, 2)} gal`,

@@ -4,6 +4,9 @@ import type { Units } from '../api/client';
 export interface Fit {
   x: (metres: number) => number;
   y: (metres: number) => number;
+  /** Back from the screen to metres. */
+  metresX: (pixels: number) => number;
+  metresY: (pixels: number) => number;
   /** Pixels in a metre. */
   scale: number;
 }
@@ -27,6 +30,8 @@ export function fit(points: Point[], width: number, height: number, margin: numb
   return {
     x: (m) => width / 2 + (m - middleX) * scale,
     y: (m) => height / 2 - (m - middleY) * scale,
+    metresX: (px) => middleX + (px - width / 2) / scale,
+    metresY: (px) => middleY - (px - height / 2) / scale,
     scale,
   };
 }

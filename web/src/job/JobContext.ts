@@ -14,6 +14,9 @@ export interface JobContextValue {
   set: (field: Pointer, value: unknown) => void;
   edit: (field: Pointer, job: JobDocument) => void;
   take: (remedy: Remedy) => void;
+  /** Which element is looked at, in every step. */
+  chosen: number;
+  choose: (element: number) => void;
 }
 
 export const JobContext = createContext<JobContextValue | null>(null);
@@ -22,6 +25,12 @@ export function useJobContext(): JobContextValue {
   const value = useContext(JobContext);
   if (value === null) throw new Error('a step stands outside its job');
   return value;
+}
+
+/** The element that is looked at, and how another is chosen. */
+export function useChosenElement(): [number, (element: number) => void] {
+  const { document, chosen, choose } = useJobContext();
+  return [Math.max(0, Math.min(chosen, document.elements.length - 1)), choose];
 }
 
 export const findingsAt = (report: PlanReport, pointer: Pointer): Finding[] =>

@@ -1,7 +1,7 @@
 import { ActionIcon, Button, Loader, Text } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp, IconArrowForwardUp, IconDownload } from '@tabler/icons-react';
-import { Suspense, lazy, useCallback, useMemo } from 'react';
+import { Suspense, lazy, useCallback, useMemo, useState } from 'react';
 import { NavLink, Navigate, useNavigate, useParams } from 'react-router';
 import { api, type Job, type JobDocument, type PlanReport, type Remedy, type StepName } from '../api/client';
 import { AppFrame } from '../app/AppFrame';
@@ -16,6 +16,7 @@ import { usePlan } from './usePlan';
 
 const views: Record<StepName, React.LazyExoticComponent<() => React.ReactNode>> = {
   shape: lazy(() => import('../steps/shape/ShapeStep').then((m) => ({ default: m.ShapeStep }))),
+  build: lazy(() => import('../steps/build/BuildStep').then((m) => ({ default: m.BuildStep }))),
   mix: lazy(() => import('../steps/mix/MixStep').then((m) => ({ default: m.MixStep }))),
   load: lazy(() => import('../steps/load/LoadStep').then((m) => ({ default: m.LoadStep }))),
   day: lazy(() => import('../steps/day/DayStep').then((m) => ({ default: m.DayStep }))),
@@ -33,7 +34,7 @@ function swapUnits(document: JobDocument, report: PlanReport): JobDocument {
 }
 
 function takeRemedy(document: JobDocument, remedy: Remedy): JobDocument {
-  return remedy.edits.reduce((job, e) => setAt(job, e.path, e.text ?? e.number ?? null), document);
+  return remedy.edits.reduce((job, e) => setAt(job, e.path, e.text ?? e.number ?? e.yes ?? null), document);
 }
 
 function Rail({ id, report }: { id: string; report: PlanReport | undefined }) {
@@ -82,6 +83,7 @@ function OpenJob({ job, step }: { job: Job; step: StepName }) {
   const edited = useJob(job);
   const { document, edit, set } = edited;
   const { report, sections, failed } = usePlan(document);
+  const [chosen, choose] = useState(0);
   const navigate = useNavigate();
   const us = document.units === 'us';
   const swap = () => {
@@ -113,7 +115,7 @@ function OpenJob({ job, step }: { job: Job; step: StepName }) {
   );
   const View = views[step];
   const context: JobContextValue | null =
-    report && sections ? { document, report, sections, format, set, edit, take } : null;
+    report && sections ? { document, report, sections, format, set, edit, take, chosen, choose } : null;
 
   return (
     <AppFrame

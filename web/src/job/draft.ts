@@ -6,6 +6,9 @@ export interface Draft {
   document: JobDocument;
 }
 
+/** The form of documents that this program edits. */
+const DOCUMENT_VERSION = 2;
+
 const key = (id: string) => `setfirm-draft-${id}`;
 
 export function keepDraft(id: string, draft: Draft): void {
@@ -23,7 +26,10 @@ export function dropDraft(id: string): void {
 export function readDraft(id: string): Draft | null {
   try {
     const text = localStorage.getItem(key(id));
-    return text === null ? null : (JSON.parse(text) as Draft);
+    if (text === null) return null;
+    const draft = JSON.parse(text) as Draft;
+    // Typed in an older Set Firm, whose documents had another form: it stays where it is, and the program's copy is opened.
+    return draft.document.version === DOCUMENT_VERSION ? draft : null;
   } catch {
     return null;
   }

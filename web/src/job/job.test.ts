@@ -10,18 +10,20 @@ vi.stubGlobal('window', { location: { origin: 'http://127.0.0.1' } });
 const job = (name: string): JobDocument =>
   ({
     name,
-    elements: [{ edges: [{ length: '1 m' }, { length: '2 m' }] }],
+    elements: [{ path: [{ length: '1 m' }, { length: '2 m' }] }],
     mixing: { hands: 1 },
   }) as unknown as JobDocument;
+
+const pathOf = (j: JobDocument) => (j.elements[0] as unknown as { path: unknown[] }).path;
 
 describe('pointers', () => {
   test('one value changes and what is not on the way to it is shared', () => {
     const before = job('a');
-    const after = setAt(before, '/elements/0/edges/1/length', '3 m');
-    expect(after.elements[0]?.edges[1]?.length).toBe('3 m');
-    expect(before.elements[0]?.edges[1]?.length).toBe('2 m');
+    const after = setAt(before, '/elements/0/path/1/length', '3 m');
+    expect(pathOf(after)[1]).toEqual({ length: '3 m' });
+    expect(pathOf(before)[1]).toEqual({ length: '2 m' });
     expect(after.mixing).toBe(before.mixing);
-    expect(after.elements[0]?.edges[0]).toBe(before.elements[0]?.edges[0]);
+    expect(pathOf(after)[0]).toBe(pathOf(before)[0]);
   });
 });
 

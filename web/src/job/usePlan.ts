@@ -11,14 +11,16 @@ async function plan(document: JobDocument, signal: AbortSignal): Promise<PlanRep
 /** A step's part of the report, and whether it is from before the last edits because those cannot be planned yet. */
 export interface Sections {
   shape: PlanReport['shape'];
+  build: PlanReport['build'];
   mix: PlanReport['mix'];
   load: PlanReport['load'];
   day: PlanReport['day'];
   cure: PlanReport['cure'];
 }
 
-const sectionsOf = ({ shape, mix, load, day, cure }: PlanReport): Sections => ({
+const sectionsOf = ({ shape, build, mix, load, day, cure }: PlanReport): Sections => ({
   shape,
+  build,
   mix,
   load,
   day,
@@ -27,6 +29,7 @@ const sectionsOf = ({ shape, mix, load, day, cure }: PlanReport): Sections => ({
 
 const overlay = (before: Sections, now: Sections): Sections => ({
   shape: now.shape ?? before.shape,
+  build: now.build ?? before.build,
   mix: now.mix ?? before.mix,
   load: now.load ?? before.load,
   day: now.day ?? before.day,

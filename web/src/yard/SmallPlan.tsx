@@ -1,13 +1,15 @@
-import type { SlabReport } from '../api/client';
+import type { JobLine } from '../api/client';
 import { fit } from '../drawing/fit';
+import { reaches, ringPath } from '../drawing/ring';
 import classes from './YardPage.module.css';
 
 const WIDTH = 92;
 const HEIGHT = 68;
 
-/** The first slab of a job, small; decoration beside its name. */
-export function SmallPlan({ slab }: { slab: SlabReport | null }) {
-  const at = fit(slab?.corners ?? [{ x: 0, y: 0 }], WIDTH, HEIGHT, 6);
+/** The first element of a job, small; decoration beside its name. */
+export function SmallPlan({ outline }: { outline: JobLine['outline'] }) {
+  if (!outline) return null;
+  const at = fit(reaches(outline.corners, outline.edges), WIDTH, HEIGHT, 6);
   return (
     <svg
       viewBox={`0 0 ${String(WIDTH)} ${String(HEIGHT)}`}
@@ -15,9 +17,7 @@ export function SmallPlan({ slab }: { slab: SlabReport | null }) {
       aria-hidden
       className={classes.small}
     >
-      {slab && (
-        <polygon points={slab.corners.map((c) => `${String(at.x(c.x))},${String(at.y(c.y))}`).join(' ')} />
-      )}
+      <path d={ringPath(outline.corners, outline.edges, at)} />
     </svg>
   );
 }

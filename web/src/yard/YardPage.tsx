@@ -56,7 +56,7 @@ function JobRow({ job, onRemove }: { job: JobLine; onRemove: (job: JobLine) => v
   const format = formatsFor(job.units, job.timeZone);
   return (
     <li className={classes.job} data-testid="job">
-      <SmallPlan slab={job.outline} />
+      <SmallPlan outline={job.outline} />
       <div className={classes.what}>
         <Link to={`/jobs/${job.id}/shape`} className={classes.name}>
           {job.name}

@@ -11,12 +11,12 @@ namespace SetFirm.Core.Plans.Document;
 public sealed record JobDocument
 {
     public const string FormatName = "setfirm-job";
-    public const int CurrentVersion = 1;
+    public const int CurrentVersion = 2;
 
     /// <summary>Always <c>setfirm-job</c>.</summary>
     public required string Format { get; init; }
 
-    /// <summary>Version of the format; 1.</summary>
+    /// <summary>Version of the format; 2. Older files are brought up to it as they are read.</summary>
     public required int Version { get; init; }
 
     /// <summary>What the person calls the job.</summary>
@@ -30,6 +30,8 @@ public sealed record JobDocument
 
     /// <summary>What is poured, in pouring order.</summary>
     public required IReadOnlyList<ElementDocument> Elements { get; init; }
+
+    public required BuildDocument Build { get; init; }
 
     public required MixDocument Mix { get; init; }
 

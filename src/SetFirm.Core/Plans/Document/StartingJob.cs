@@ -2,6 +2,7 @@ using NodaTime;
 using NodaTime.Text;
 using SetFirm.Core.Curing;
 using SetFirm.Core.Finishing;
+using SetFirm.Core.Ground;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
@@ -28,6 +29,17 @@ public static class StartingJob
             Units = units,
             TimeZone = timeZone,
             Elements = [Pad(us)],
+            Build = new BuildDocument
+            {
+                Sold = units,
+                Soil = Soil.Sound,
+                Frost = Frost.None,
+                Base = "",
+                Plastic = false,
+                StringAbove = us ? "4\"" : "100 mm",
+                Stock = [],
+                Ticked = [],
+            },
             Mix = new BaggedMixDocument
             {
                 Exposure = Exposure.NoFreezing,
@@ -53,8 +65,8 @@ public static class StartingJob
         return new SlabDocument
         {
             Name = "Slab",
-            // Two sides said, two worked out: changing either keeps it a rectangle.
-            Edges = [.. new[] { length, width, "", "" }.Select(side => new EdgeDocument { Length = side, Turn = 90, Meets = Meets.Form })],
+            Outline = new PresetOutlineDocument { Shape = PresetShape.Rectangle, Along = length, Across = width },
+            Edges = [],
             Openings = [],
             Thickness = us ? "4\"" : "100 mm",
             Bed = Bed.Levelled,

@@ -8,6 +8,8 @@ public sealed record PlanReport
 {
     public required ShapeReport? Shape { get; init; }
 
+    public required BuildReport? Build { get; init; }
+
     public required MixReport? Mix { get; init; }
 
     public required LoadReport? Load { get; init; }
@@ -35,6 +37,7 @@ public sealed record PlanReport
 public enum Step
 {
     Shape,
+    Build,
     Mix,
     Load,
     Day,

@@ -1,6 +1,7 @@
 /** One sentence for each finding and each remedy. */
 import type { Enum, Finding, Remedy } from '../../api/client';
 import { duration, factText, fixed, number, type Formats } from '../format';
+import { fileReasons, misfits, schools } from './building';
 import { curing, milestones, passes } from './screens';
 
 type FindingWords = (f: Finding['facts'], t: Finding['texts'], fmt: Formats) => string;
@@ -33,7 +34,7 @@ export const findings: Record<Enum<'FindingCode'>, FindingWords> = {
   quantityUnread: (_f, t) => unread[t.reason ?? ''] ?? unread.notANumber ?? '',
   outOfRange: range,
   unknownTimeZone: (_f, t) => `“${t.given ?? ''}” is no time zone that is known.`,
-  nothingToPour: () => 'Nothing is drawn yet. Add a slab.',
+  nothingToPour: () => 'Nothing is drawn yet. Add something to pour.',
   tooMany: (f) => `${number(n(f, 'count'))} is too many here; ${number(n(f, 'most'))} is the most.`,
   tooFewEdges: (f) => `${number(n(f, 'count'))} edges do not make an outline; three are the least.`,
   turnsDoNotClose: (f) =>
@@ -50,6 +51,85 @@ export const findings: Record<Enum<'FindingCode'>, FindingWords> = {
     `The outline crosses itself, ${fmt.length(Math.abs(n(f, 'xM')))} along and ${fmt.length(Math.abs(n(f, 'yM')))} in from the start. Check a turn.`,
   openingOutside: () => 'This opening is not wholly inside the slab.',
   openingsOverlap: (f) => `This opening runs into opening ${number(n(f, 'other') + 1)}.`,
+  tapesTooShort: (f, _t, fmt) =>
+    `Both tapes together are ${fmt.small(n(f, 'sumMm'))}, and the nails are ${fmt.small(n(f, 'apartMm'))} apart: they cannot meet. Tape again.`,
+  tapesTooFarApart: (f, _t, fmt) =>
+    `The two tapes differ by ${fmt.small(n(f, 'differenceMm'))}, more than the nails are apart (${fmt.small(n(f, 'apartMm'))}): they cannot meet. Tape again.`,
+  checkTapeMisfit: (f, _t, fmt) =>
+    `The check tape says ${fmt.small(n(f, 'tapedMm'))}, the other two put it at ${fmt.small(n(f, 'workedOutMm'))}: ${fmt.small(n(f, 'misfitMm'))} apart. One of the three is wrong.`,
+  presetCannotBe: (f, _t, fmt) =>
+    `${fmt.small(n(f, 'alongMm'))} by ${fmt.small(n(f, 'acrossMm'))} leaves no such shape: the notch or the width is too large for it.`,
+  bendTooTight: (f, _t, fmt) =>
+    `A bend of ${fmt.small(n(f, 'radiusMm'))} is tighter than half the width; ${fmt.small(n(f, 'leastMm'))} is the least radius.`,
+  tooNarrow: (f, _t, fmt) =>
+    `${fmt.small(n(f, 'widthMm'))} is narrow enough to snap; ${fmt.small(n(f, 'leastMm'))} is the least.`,
+  curbWantsTwo: (f) => `Say two of base, top and batter; ${number(n(f, 'given'))} stand here.`,
+  curbLeansAway: (f, _t, fmt) =>
+    `A batter of ${number(n(f, 'batterDegrees'), 1)}° over ${fmt.small(n(f, 'heightMm'))} leaves no top.`,
+  easeTooLarge: (f, _t, fmt) =>
+    `${fmt.small(n(f, 'easeMm'))} takes the whole edge away; there are ${fmt.small(n(f, 'topMm'))} to take it from.`,
+  fieldTooThin: (f, _t, fmt) =>
+    `A field of ${fmt.small(n(f, 'thicknessMm'))} cracks when it is carried; ${fmt.small(n(f, 'leastMm'))} is the least.`,
+  twoPours: (f, _t, fmt) =>
+    `Two pours: ${fmt.small(n(f, 'baseMm'))} of base, then ${fmt.small(n(f, 'toppingMm'))} of topping. They are planned one after the other.`,
+  noProbes: (f) =>
+    n(f, 'count') === 0
+      ? 'Tell how deep it is at one place at the least.'
+      : `${number(n(f, 'count'))} depths are too many; ${number(n(f, 'most'))} is the most.`,
+  fallTooFlat: (f) =>
+    `${number(n(f, 'gradePct'), 2)} in 100 leaves puddles; ${number(n(f, 'leastPct'), 1)} in 100 is the least that drains.`,
+  fallFlatAtHouse: (f, _t, fmt) =>
+    `${number(n(f, 'gradePct'), 2)} in 100 drains, but within ${fmt.length(n(f, 'withinM'))} of a house ${number(n(f, 'leastPct'), 1)} in 100 is asked.`,
+  fallToWall: (f) => `Water would run to the wall at edge ${number(n(f, 'edge'))}.`,
+  jointOutside: () => 'This joint lies outside the slab.',
+  panelTooLong: (f, _t, fmt) =>
+    `Panel ${number(n(f, 'panel'))} is ${fmt.length(n(f, 'lengthMm') / 1000)} long; over ${fmt.length(n(f, 'mostMm') / 1000)} it cracks where it likes.`,
+  panelTooSlender: (f) =>
+    `Panel ${number(n(f, 'panel'))} is ${number(n(f, 'ratio'), 2)} times as long as wide; over ${number(n(f, 'most'), 1)} it cracks across.`,
+  cornerWithoutJoint: (f) =>
+    `Corner ${number(n(f, 'corner'))} points into the slab: without a joint a crack starts there.`,
+  jointDeeperThanGroover: (f, _t, fmt) =>
+    `A joint must be ${fmt.small(n(f, 'depthMm'))} deep. A common hand groover cuts up to ${fmt.small(n(f, 'grooverMm'))}: take a deep one, or saw.`,
+  repeatJoints: () => 'Repeat every joint of the slab below it, in the same places.',
+  noWayOut: () => 'Every edge is a wall: there is no edge to finish from, and no way out.',
+  beyondReach: (f, _t, fmt) =>
+    `The middle is ${fmt.length(n(f, 'deepM'))} from where you can kneel; an arm reaches ${fmt.length(n(f, 'reachM'))}. Have a bull float on a pole, or kneeboards, or pour in panels.`,
+  fileDamaged: (f, t) =>
+    `Line ${number(n(f, 'line'))} of the file cannot be read: ${fileReasons[t.reason ?? ''] ?? fileReasons.incomplete ?? ''}.`,
+  fileUnitUnknown: () => 'The file does not say what its numbers measure. Choose it.',
+  fileUnitUnsupported: (f) =>
+    `The drawing’s unit (number ${number(n(f, 'unit'))}) is none that slabs are drawn in. Save it in millimetres, metres, inches or feet.`,
+  fileWithoutOutline: () => 'Nothing closed is drawn in that file.',
+  fileTooManyPoints: (f) =>
+    `${number(n(f, 'count'))} points are too many; ${number(n(f, 'most'))} is the most.`,
+  baseThinnerThanAdvised: (f, _t, fmt) =>
+    `On this ground ${fmt.small(n(f, 'advisedMm'))} of base is advised; ${fmt.small(n(f, 'baseMm'))} stands here.`,
+  unknownBoard: (_f, t) => `The board “${t.given ?? ''}” is not in the list.`,
+  boardTooLow: (f, _t, fmt) =>
+    `A board ${fmt.small(n(f, 'boardMm'))} high does not hold ${fmt.small(n(f, 'pourMm'))}. Take a higher one, or two on edge.`,
+  digBelowBoard: (f, _t, fmt) =>
+    `The board is ${fmt.small(n(f, 'boardMm'))} high: dig the base ${fmt.small(n(f, 'gapMm'))} below its foot.`,
+  plyTooStiff: (f, _t, fmt) =>
+    `${fmt.small(n(f, 'plyMm'))} ply bends no tighter than ${fmt.small(n(f, 'leastMm'))}; this edge has a radius of ${fmt.small(n(f, 'radiusMm'))}.`,
+  bendNeedsKerfs: (f, _t, fmt) =>
+    `A radius of ${fmt.small(n(f, 'radiusMm'))} is tighter than any ply or hardboard bends: kerf the back of a board, or use a strip of sheet metal.`,
+  curveOfManyEdges: (f, _t, fmt) =>
+    `An outline of ${number(n(f, 'edges'))} edges is a drawn curve: bend one strip of ${fmt.length(n(f, 'lengthM'))} along it.`,
+  unknownBar: (_f, t) => `The bar “${t.given ?? ''}” is not in the list.`,
+  steelDoesNotFit: (f, t, fmt) =>
+    `${schools[t.school as Enum<'SteelSchool'>]} does not fit here: ${misfits[t.misfit as Enum<'SteelMisfit'>]}. ${
+      t.better === t.school || t.misfit === 'tooThin'
+        ? `It wants ${fmt.small(n(f, 'leastMm'))}; there are ${fmt.small(n(f, 'thicknessMm'))}.`
+        : `${schools[t.better as Enum<'SteelSchool'>]} would do${t.better === 'barGrid' ? `, in ${fmt.small(n(f, 'leastMm'))} of concrete` : ''}.`
+    }`,
+  heavyPiece: (f, _t, fmt) =>
+    `One piece weighs ${fmt.mass(n(f, 'massKg'))}: ${
+      n(f, 'massKg') > n(f, 'machineKg')
+        ? 'move it with a machine, a trolley or several people'
+        : 'lift it with help'
+    }.`,
+  footingBelowFrost: (f, _t, fmt) =>
+    `Footings stand below the depth that frost reaches where you live; this one stands ${fmt.small(n(f, 'deepMm'))} deep. What they must carry is not worked out here: ask who is licensed for it.`,
   unknownBag: (_f, t) => `The bag “${t.given ?? ''}” is not in the list.`,
   mixWithoutCement: () => 'A mix without cement does not set. Give the cement at least a part.',
   waterOverBagLimit: (f, _t, fmt) =>
@@ -130,7 +210,16 @@ export const remedies: Record<Enum<'RemedyCode'>, (e: Remedy['effect'], fmt: For
     `Pour ${number(e.daysLater ?? 0)} ${e.daysLater === 1 ? 'day' : 'days'} later: ${number(e.chancePct ?? 0)} % chance of rain`,
   bagMiddleWater: (e, fmt) => `Back to ${fmt.litres(e.waterL ?? 0)}: about ${fmt.strength(e.f28Mpa ?? 0)}`,
   lessWater: (e, fmt) => `${fmt.litres(e.waterL ?? 0)} to a bag: about ${fmt.strength(e.f28Mpa ?? 0)}`,
-  blankLastEdge: () => 'Work out the last two edges',
+  blankLastEdge: () => 'Hold what was taped: work out the last two edges',
+  spreadGap: (e, fmt) => `Spread ${fmt.small(e.gapMm ?? 0)} over all ${number(e.sides ?? 0)} edges`,
+  steeperFall: (e) => `Fall ${number(e.gradePct ?? 0, 1)} in 100`,
+  fallOffWall: (e) => `Fall off the wall, edge ${number(e.edge ?? 0)}`,
+  proposeJoints: () => 'Take the joints proposed',
+  takeSchool: (e) => `Take what is advised: ${Object.values(schools)[e.school ?? 0]?.toLowerCase() ?? ''}`,
+  thickerSlab: (e, fmt) => `Make it ${fmt.small(e.thicknessMm ?? 0)} thick`,
+  anyPly: (e, fmt) => `Bend it from ${fmt.small(e.plyMm ?? 0)}`,
+  anyBoard: () => 'Take the lowest board that holds it',
+  advisedBase: (e, fmt) => `Lay ${fmt.small(e.baseMm ?? 0)} of base`,
   longerCure: (e) => `Keep it wet ${number(e.adviceDays ?? 0, 1)} days`,
   coverUnderPlastic: (e) => `Burlap under plastic: every ${number(e.intervalH ?? 0)} h`,
 };

@@ -1,4 +1,6 @@
 /** Every word on a screen, in one place. */
+export * from './building';
+export * from './fields';
 export * from './findings';
 export * from './screens';
 export * from './whys';

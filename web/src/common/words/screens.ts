@@ -25,7 +25,7 @@ export const app = {
 };
 
 export const keyList: [string, string][] = [
-  ['1 – 5', 'go to a step'],
+  ['1 – 6', 'go to a step'],
   ['y', 'back to the yard'],
   ['u', 'metric or US customary'],
   ['Ctrl Z', 'undo'],
@@ -35,6 +35,7 @@ export const keyList: [string, string][] = [
 
 export const steps: Record<StepName, string> = {
   shape: 'Shape',
+  build: 'Build',
   mix: 'Mix',
   load: 'Load',
   day: 'Day',
@@ -133,6 +134,10 @@ export const bagKinds: Record<Enum<'BagKind'>, string> = {
   fibreCrackResisting: 'Fibre mix',
   fastHighStrength: 'Fast high-strength mix',
   rapidHardening: 'Rapid-hardening mix',
+  rapidMortar: 'Rapid-hardening mortar',
+  topping: 'Sand and topping mix',
+  mortar: 'Mortar mix',
+  countertop: 'Countertop mix, two-part',
 };
 
 export const exposures: Record<Enum<'Exposure'>, string> = {
@@ -221,77 +226,25 @@ export const loading: Record<Enum<'LoadingStep'>, string> = {
   restOfWaterByEye: 'the rest of the water by eye',
 };
 
-/** What stands beside a field. */
-export const fields = {
-  name: 'Name',
-  thickness: 'Thickness',
-  bed: 'Lies on',
-  finish: 'Finish',
-  waste: 'Waste, %',
-  edges: 'Edges, walking round',
-  edgesHint:
-    'Type lengths as you say them: 12′ 6″, 3.81 m or 3810. Leave up to two blank and they are worked out.',
-  edgeLength: (n: number) => `Length of edge ${String(n)}`,
-  edgeTurn: (n: number) => `Turn after edge ${String(n)}`,
-  edgeMeets: (n: number) => `Edge ${String(n)} meets`,
-  addEdge: 'Add an edge',
-  removeEdge: (n: number) => `Remove edge ${String(n)}`,
-  left: 'left 90°',
-  right: 'right 90°',
-  otherTurn: 'other…',
-  turnDegrees: (n: number) => `Degrees left after edge ${String(n)}`,
-  rectangle: 'Rectangle',
-  lShape: 'L-shape',
-  template: 'Start from',
-  openings: 'Openings',
-  openingsHint: 'Posts and drains: measured along edge 1 from its start, then in from it.',
-  addRound: 'Add a round one',
-  addBox: 'Add a square one',
-  along: 'Along edge 1',
-  inFrom: 'In from it',
-  diameter: 'Across',
-  width: 'Width',
-  depth: 'Depth',
-  removeOpening: (name: string) => `Remove ${name}`,
-  element: 'Slab',
-  addElement: 'Add a slab',
-  removeElement: 'Remove this slab',
-  mixKind: 'Mix',
-  bagged: 'Bags',
-  parts: 'Parts by volume',
-  bag: 'Which bag',
-  waterPerBag: 'Water to a bag',
-  middle: 'middle of the bag’s range',
-  exposure: 'In winter it',
-  bucket: 'Your bucket holds',
-  cement: 'Cement',
-  sand: 'Sand',
-  stone: 'Stone',
-  stoneMm: 'Stone up to',
-  consistency: 'Consistency',
-  moisture: 'The sand is',
-  mixer: 'Mixed in',
-  mixerSize: 'Drum volume',
-  mixerHolds: 'Mixes at once',
-  hands: 'Hands',
-  barrowRun: 'Barrow run, one way',
-  waterTemperature: (unit: string) => `Water, ${unit}`,
-  day: 'Day',
-  otherDay: 'Another date',
-  startTime: 'First water at',
-  method: 'Kept wet by',
-  wetDays: 'Days kept wet',
-  advised: (days: string) => `advised: ${days}`,
-  blankEdge: 'worked out',
-  understood: (text: string) => `= ${text}`,
-};
-
 export const shape = {
   sentence: (area: string, thickness: string, net: string, order: string, waste: string) =>
     `${area} at ${thickness} is ${net} as drawn. Have ${order} ready: ${waste} more for what the ground swallows.`,
   many: (n: number, area: string, net: string, order: string) =>
-    `${String(n)} slabs, ${area} in all: ${net} as drawn, ${order} to have ready.`,
+    `${String(n)} elements, ${area} in all: ${net} as drawn, ${order} to have ready.`,
+  path: (length: string, what: string, net: string, order: string, waste: string) =>
+    `${length} of ${what} is ${net} as drawn. Have ${order} ready: ${waste} more for what is spilt.`,
+  pieces: (n: string, what: string, net: string, order: string, mass: string) =>
+    `${n} of ${what} are ${net} as drawn, ${order} to have ready. One weighs ${mass}.`,
+  one: (what: string, net: string, order: string, mass: string) =>
+    `${what}: ${net} as drawn, ${order} to have ready. It will weigh ${mass}.`,
   blocked: 'The outline does not stand yet. What is wrong is said at its field.',
+  length: 'Length',
+  weight: 'One weighs',
+  fallFigure: 'Lowest corner',
+  below: (mm: string) => `${mm} down`,
+  partsNote: (parts: string) => parts,
+  radius: (r: string) => `r ${r}`,
+  wayOut: 'way out',
   plan: (name: string) => `Plan of ${name}, to scale`,
   area: 'Area',
   net: 'As drawn',
@@ -300,6 +253,7 @@ export const shape = {
   misfit: 'Tapes missed by',
   edgeButton: (n: number, length: string, what: string) =>
     `Edge ${String(n)}: ${length} ${what}, press to change`,
+  manyEdges: (n: number) => `An outline of ${String(n)} edges.`,
   legend: 'Press an edge to change what it meets.',
   scaleBar: 'scale',
 };

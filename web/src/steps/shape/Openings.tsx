@@ -1,9 +1,10 @@
 import { ActionIcon, Button, Group, TextInput } from '@mantine/core';
 import { IconX } from '@tabler/icons-react';
-import type { OpeningDocument, SlabDocument, Units } from '../../api/client';
-import { useJobContext } from '../../job/JobContext';
+import type { OpeningDocument, OutlinedDocument, Units } from '../../api/client';
+import { Pick } from '../../common/Pick';
 import { Said } from '../../common/Said';
-import { fields } from '../../common/words';
+import { fields, openingUses } from '../../common/words';
+import { useJobContext } from '../../job/JobContext';
 import classes from './ShapeStep.module.css';
 
 const sizes: Record<Units, { place: string; size: string }> = {
@@ -11,15 +12,20 @@ const sizes: Record<Units, { place: string; size: string }> = {
   us: { place: '16"', size: '5"' },
 };
 
-function fresh(kind: OpeningDocument['kind'], units: Units, name: string): OpeningDocument {
+function fresh(
+  kind: OpeningDocument['kind'],
+  units: Units,
+  name: string,
+  use: OpeningDocument['use'],
+): OpeningDocument {
   const { place, size } = sizes[units];
-  const at = { name, along: place, in: place };
+  const at = { name, along: place, in: place, use };
   return kind === 'round' ? { kind, ...at, diameter: size } : { kind, ...at, width: size, depth: size };
 }
 
-function OpeningRow({ slab, path, i }: { slab: SlabDocument; path: string; i: number }) {
+function OpeningRow({ element, path, i }: { element: OutlinedDocument; path: string; i: number }) {
   const { set } = useJobContext();
-  const opening = slab.openings[i];
+  const opening = element.openings[i];
   if (!opening) return null;
   const at = `${path}/openings/${String(i)}`;
   return (
@@ -46,7 +52,7 @@ function OpeningRow({ slab, path, i }: { slab: SlabDocument; path: string; i: nu
         onClick={() => {
           set(
             `${path}/openings`,
-            slab.openings.filter((_, j) => j !== i),
+            element.openings.filter((_, j) => j !== i),
           );
         }}
       >
@@ -55,6 +61,15 @@ function OpeningRow({ slab, path, i }: { slab: SlabDocument; path: string; i: nu
       <Said at={`${at}/along`} value={opening.along} label={fields.along} />
       <Said at={`${at}/in`} value={opening.in} label={fields.inFrom} />
       <span />
+      <Pick
+        compact
+        label={fields.openingUse}
+        value={opening.use ?? 'hole'}
+        of={openingUses}
+        onPick={(v) => {
+          set(`${at}/use`, v);
+        }}
+      />
       {opening.kind === 'rectangular' && (
         <Said at={`${at}/depth`} value={opening.depth} label={fields.depth} small />
       )}
@@ -62,19 +77,20 @@ function OpeningRow({ slab, path, i }: { slab: SlabDocument; path: string; i: nu
   );
 }
 
-/** Posts and drains that the slab is poured round. */
-export function Openings({ slab, path }: { slab: SlabDocument; path: string }) {
+/** Posts, drains and cut-outs that it is poured round. */
+export function Openings({ element, path }: { element: OutlinedDocument; path: string }) {
   const { document, set } = useJobContext();
   const add = (kind: OpeningDocument['kind']) => {
-    const name = `${fields.openings.slice(0, -1)} ${String(slab.openings.length + 1)}`;
-    set(`${path}/openings`, [...slab.openings, fresh(kind, document.units, name)]);
+    const use = element.kind === 'counter' ? 'cutOut' : 'hole';
+    const name = `${fields.openings.slice(0, -1)} ${String(element.openings.length + 1)}`;
+    set(`${path}/openings`, [...element.openings, fresh(kind, document.units, name, use)]);
   };
   return (
     <fieldset className={classes.group}>
       <legend className={classes.legend}>{fields.openings}</legend>
-      {slab.openings.length > 0 && <p className={classes.hint}>{fields.openingsHint}</p>}
-      {slab.openings.map((_, i) => (
-        <OpeningRow key={i} slab={slab} path={path} i={i} />
+      {element.openings.length > 0 && <p className={classes.hint}>{fields.openingsHint}</p>}
+      {element.openings.map((_, i) => (
+        <OpeningRow key={i} element={element} path={path} i={i} />
       ))}
       <Group gap={6} mt={4}>
         <Button

@@ -1,173 +1,271 @@
-import { Button, Group, TextInput } from '@mantine/core';
-import { useState } from 'react';
-import type { Meets, SlabDocument } from '../../api/client';
-import { PlanDrawing } from '../../drawing/PlanDrawing';
-import { useJobContext } from '../../job/JobContext';
+import { Button, Group, NativeSelect, TextInput } from '@mantine/core';
+import type { ElementDocument, ElementKind, ElementReport, Meets } from '../../api/client';
 import { Amount } from '../../common/Amount';
-import { number } from '../../common/format';
+import { ElementPick } from '../../common/ElementPick';
+import { grade, number, type Formats } from '../../common/format';
 import { Notes } from '../../common/Notes';
 import { Pick } from '../../common/Pick';
-import { Said } from '../../common/Said';
 import { StepLayout, type Figure } from '../../common/StepLayout';
-import { beds, fields, finishes, meets, shape as words, steps } from '../../common/words';
-import { Edges } from './Edges';
-import { Openings } from './Openings';
+import {
+  beds,
+  castParts,
+  elementKinds,
+  fields,
+  finishes,
+  joints as jointWords,
+  meets,
+  shape as words,
+  steps,
+} from '../../common/words';
+import { PlanDrawing } from '../../drawing/PlanDrawing';
+import { SectionDrawing } from '../../drawing/SectionDrawing';
+import { useChosenElement, useJobContext } from '../../job/JobContext';
+import { setEdge } from './edges';
+import { jointsOf } from './jointsOf';
+import { KindFields } from './KindFields';
+import { freshElement } from './kinds';
 import classes from './ShapeStep.module.css';
 
 const order: Meets[] = ['form', 'wall', 'oldSlab', 'earlierPanel', 'open'];
 
-const newSlab = (like: SlabDocument, name: string): SlabDocument => ({
-  ...like,
-  name,
-  openings: [],
-  edges: like.edges.map((e) => ({ ...e, meets: 'form' })),
-});
+function sentenceOf(kind: ElementKind, drawn: ElementReport, f: Formats): string {
+  const [net, ready] = [f.bulk(drawn.netL), f.bulk(drawn.orderL)];
+  const waste = `${number(drawn.wastePercent, 1)} %`;
+  const what = elementKinds[kind].toLowerCase();
+  if (drawn.count > 1)
+    return words.pieces(number(drawn.count), drawn.name, net, ready, f.mass(drawn.pieceKg));
+  if (drawn.stretches !== null) return words.path(f.length(drawn.perimeterM), what, net, ready, waste);
+  if (kind === 'counter' || kind === 'footing')
+    return words.one(drawn.name, net, ready, f.mass(drawn.pieceKg));
+  return words.sentence(f.area(drawn.areaM2), f.small(drawn.thicknessMm), net, ready, waste);
+}
 
 function useSentence(): string {
-  const { sections, format } = useJobContext();
+  const { document, sections, format } = useJobContext();
   const shape = sections.shape;
   const [only, ...others] = shape?.elements ?? [];
-  if (!shape || !only) return words.blocked;
-  if (others.length > 0) {
-    return words.many(
-      shape.elements.length,
-      format.area(shape.areaM2),
-      format.bulk(shape.netL),
-      format.bulk(shape.orderL),
-    );
-  }
-  return words.sentence(
-    format.area(only.areaM2),
-    format.small(only.thicknessMm),
-    format.bulk(only.netL),
-    format.bulk(only.orderL),
-    `${number(only.wastePercent, 1)} %`,
+  const kind = document.elements[0]?.kind;
+  if (!shape || !only || !kind) return words.blocked;
+  return others.length > 0
+    ? words.many(
+        shape.elements.length,
+        format.area(shape.areaM2),
+        format.bulk(shape.netL),
+        format.bulk(shape.orderL),
+      )
+    : sentenceOf(kind, only, format);
+}
+
+function figuresOf(drawn: ElementReport, path: string, f: Formats): Figure[] {
+  const lowest = Math.max(0, ...(drawn.fall?.cornersMm ?? []));
+  const parts = drawn.parts.map((p) => `${castParts[p.part]} ${f.bulk(p.litres)}`).join(', ');
+  return [
+    { label: words.order, value: f.bulk(drawn.orderL), lead: true, why: { code: 'orderVolume', of: path } },
+    {
+      label: words.net,
+      value: f.bulk(drawn.netL),
+      note: drawn.parts.length > 1 ? words.partsNote(parts) : undefined,
+      why: { code: 'netVolume', of: path },
+    },
+    drawn.stretches === null
+      ? { label: words.area, value: f.area(drawn.areaM2), why: { code: 'area', of: path } }
+      : { label: words.length, value: f.length(drawn.perimeterM), why: { code: 'pathLength', of: path } },
+    ...(drawn.stretches === null && drawn.joints.panels.length < 2
+      ? [
+          {
+            label: words.perimeter,
+            value: f.length(drawn.perimeterM),
+            why: { code: 'perimeter' as const, of: path },
+          },
+        ]
+      : []),
+    ...(drawn.joints.spacingM > 0
+      ? [
+          {
+            label: jointWords.panels,
+            value: number(
+              drawn.stretches === null ? drawn.joints.panels.length : drawn.joints.cuts.length + 1,
+            ),
+            note: jointWords.panelsNote(f.length(drawn.joints.spacingM)),
+            why: { code: 'panels' as const, of: path },
+          },
+        ]
+      : []),
+    ...(lowest > 0.5
+      ? [
+          {
+            label: words.fallFigure,
+            value: words.below(f.small(lowest)),
+            note: grade(drawn.fall?.percent ?? 0),
+            why: { code: 'fall' as const, of: path },
+          },
+        ]
+      : []),
+    ...(drawn.misfitMm > 0.5 ? [{ label: words.misfit, value: f.small(drawn.misfitMm) }] : []),
+  ];
+}
+
+/** Adds an element of a kind, copies or removes the one shown. */
+function ElementTools({ element, at }: { element: ElementDocument; at: number }) {
+  const { document, edit } = useJobContext();
+  const [, choose] = useChosenElement();
+  const put = (elements: ElementDocument[], show: number) => {
+    // Not one field that is typed in: each adding, copying and removing is undone by itself.
+    edit(`/elements:${String(elements.length)}:${String(show)}`, { ...document, elements });
+    choose(show);
+  };
+  return (
+    <Group gap="xs" className={classes.more}>
+      <NativeSelect
+        size="xs"
+        style={{ flex: '1 1 120px' }}
+        aria-label={fields.kind}
+        value=""
+        data={[
+          { value: '', label: fields.addElement },
+          ...Object.entries(elementKinds).map(([value, label]) => ({ value, label })),
+        ]}
+        onChange={(e) => {
+          const kind = e.currentTarget.value as ElementKind | '';
+          if (kind === '') return;
+          put(
+            [...document.elements, freshElement(kind, document.units, elementKinds[kind])],
+            document.elements.length,
+          );
+        }}
+      />
+      <Button
+        size="compact-sm"
+        variant="default"
+        onClick={() => {
+          const copy = { ...element, name: fields.copyOf(element.name) };
+          put([...document.elements.slice(0, at + 1), copy, ...document.elements.slice(at + 1)], at + 1);
+        }}
+      >
+        {fields.copyElement}
+      </Button>
+      {document.elements.length > 1 && (
+        <Button
+          size="compact-sm"
+          variant="subtle"
+          onClick={() => {
+            put(
+              document.elements.filter((_, i) => i !== at),
+              Math.max(0, at - 1),
+            );
+          }}
+        >
+          {fields.removeElement}
+        </Button>
+      )}
+    </Group>
+  );
+}
+
+/** What all kinds have in common, after their own fields. */
+function CommonFields({
+  element,
+  path,
+  drawn,
+}: {
+  element: ElementDocument;
+  path: string;
+  drawn: ElementReport | undefined;
+}) {
+  const { set } = useJobContext();
+  return (
+    <Group gap="xs" align="flex-start">
+      <Pick
+        label={fields.finish}
+        value={element.finish}
+        of={finishes}
+        onPick={(v) => {
+          set(`${path}/finish`, v);
+        }}
+      />
+      <Pick
+        label={fields.bed}
+        value={element.bed}
+        of={beds}
+        onPick={(v) => {
+          set(`${path}/bed`, v);
+        }}
+      />
+      <Amount
+        at={`${path}/wastePercent`}
+        value={element.wastePercent}
+        label={fields.waste}
+        optional
+        placeholder={drawn ? number(drawn.wastePercent, 1) : ''}
+      />
+    </Group>
   );
 }
 
 export function ShapeStep() {
-  const { document, sections, format, set, edit } = useJobContext();
-  const [index, setIndex] = useState(0);
+  const { document, sections, format, set } = useJobContext();
+  const [at] = useChosenElement();
   const sentence = useSentence();
-  const at = Math.min(index, document.elements.length - 1);
-  const slab = document.elements[at];
-  const drawn = sections.shape?.elements[at];
+  const element = document.elements[at];
+  const drawn = sections.shape?.elements.find((e) => e.index === at);
+  const built = sections.build?.elements.find((e) => e.index === at);
   const path = `/elements/${String(at)}`;
-
-  const figures: Figure[] = drawn
-    ? [
-        {
-          label: words.order,
-          value: format.bulk(drawn.orderL),
-          lead: true,
-          why: { code: 'orderVolume', of: path },
-        },
-        { label: words.net, value: format.bulk(drawn.netL), why: { code: 'netVolume', of: path } },
-        { label: words.area, value: format.area(drawn.areaM2), why: { code: 'area', of: path } },
-        {
-          label: words.perimeter,
-          value: format.length(drawn.perimeterM),
-          why: { code: 'perimeter', of: path },
-        },
-        ...(drawn.misfitMm > 0.5 ? [{ label: words.misfit, value: format.small(drawn.misfitMm) }] : []),
-      ]
-    : [];
-
-  const add = (like: SlabDocument) => {
-    const name = `${fields.element} ${String(document.elements.length + 1)}`;
-    edit('/elements', { ...document, elements: [...document.elements, newSlab(like, name)] });
-    setIndex(document.elements.length);
-  };
-  const remove = () => {
-    edit('/elements', { ...document, elements: document.elements.filter((_, i) => i !== at) });
-    setIndex(Math.max(0, at - 1));
-  };
+  const edges = element && 'edges' in element ? element.edges : null;
   const turnOver = (edge: number) => {
-    const now = slab?.edges[edge]?.meets;
-    if (now !== undefined)
-      set(`${path}/edges/${String(edge)}/meets`, order[(order.indexOf(now) + 1) % order.length]);
+    const now = edges?.[edge]?.meets ?? 'form';
+    if (edges)
+      set(
+        `${path}/edges`,
+        setEdge(edges, edge, { meets: order[(order.indexOf(now) + 1) % order.length] ?? 'form' }),
+      );
+  };
+  const moveJoint = (line: number, atM: number) => {
+    if (!drawn) return;
+    const moved = jointsOf(drawn, format).map((j, i) => (i === line ? { ...j, at: format.typed(atM) } : j));
+    set(`${path}/joints`, moved);
   };
 
   return (
     <StepLayout
       title={steps.shape}
       sentence={sentence}
-      drawing={drawn ? <PlanDrawing slab={drawn} format={format} onEdge={turnOver} /> : null}
-      figures={figures}
-      notes={<Notes under={['/elements']} only={['error', 'warning']} />}
+      drawing={
+        drawn ? (
+          <div className={classes.drawings} data-tall data-long={drawn.stretches !== null}>
+            <PlanDrawing
+              element={drawn}
+              format={format}
+              onEdge={edges ? turnOver : undefined}
+              onJoint={moveJoint}
+            />
+            <SectionDrawing element={drawn} built={built} format={format} />
+          </div>
+        ) : null
+      }
+      figures={drawn ? figuresOf(drawn, path, format) : []}
+      notes={<Notes under={['/elements']} only={['error', 'warning']} not={['forms', 'steel']} />}
       controls={
-        slab && (
+        element && (
           <>
-            {document.elements.length > 1 && (
-              <Pick
-                label={fields.element}
-                value={String(at)}
-                of={Object.fromEntries(document.elements.map((e, i) => [String(i), e.name]))}
-                onPick={(v) => {
-                  setIndex(Number(v));
-                }}
-              />
+            <ElementPick />
+            <TextInput
+              size="sm"
+              label={`${fields.name}: ${elementKinds[element.kind].toLowerCase()}`}
+              value={element.name}
+              maxLength={80}
+              onChange={(e) => {
+                set(`${path}/name`, e.currentTarget.value);
+              }}
+            />
+            <KindFields key={`${element.kind}${String(at)}`} element={element} path={path} />
+            <CommonFields element={element} path={path} drawn={drawn} />
+            <ElementTools element={element} at={at} />
+            {edges && (
+              <p className={classes.hint}>
+                {words.legend} ({order.map((m) => meets[m]).join(', ')})
+              </p>
             )}
-            <Group gap="xs" align="flex-start">
-              <TextInput
-                size="sm"
-                style={{ flex: '1 1 120px', minWidth: 0 }}
-                label={fields.name}
-                value={slab.name}
-                maxLength={80}
-                onChange={(e) => {
-                  set(`${path}/name`, e.currentTarget.value);
-                }}
-              />
-              <Said at={`${path}/thickness`} value={slab.thickness} label={fields.thickness} small />
-            </Group>
-            <Edges slab={slab} path={path} drawn={drawn} />
-            <Group gap="xs" align="flex-start">
-              <Pick
-                label={fields.finish}
-                value={slab.finish}
-                of={finishes}
-                onPick={(v) => {
-                  set(`${path}/finish`, v);
-                }}
-              />
-              <Pick
-                label={fields.bed}
-                value={slab.bed}
-                of={beds}
-                onPick={(v) => {
-                  set(`${path}/bed`, v);
-                }}
-              />
-              <Amount
-                at={`${path}/wastePercent`}
-                value={slab.wastePercent}
-                label={fields.waste}
-                optional
-                placeholder={drawn ? number(drawn.wastePercent, 1) : ''}
-              />
-            </Group>
-            <Openings slab={slab} path={path} />
-            <Group gap="xs" className={classes.more}>
-              <Button
-                size="compact-sm"
-                variant="default"
-                onClick={() => {
-                  add(slab);
-                }}
-              >
-                {fields.addElement}
-              </Button>
-              {document.elements.length > 1 && (
-                <Button size="compact-sm" variant="subtle" onClick={remove}>
-                  {fields.removeElement}
-                </Button>
-              )}
-            </Group>
-            <p className={classes.hint}>
-              {words.legend} ({order.map((m) => meets[m]).join(', ')})
-            </p>
-            <Notes under={['/elements']} only={['caution']} />
+            <Notes under={['/elements']} only={['note', 'caution']} not={['forms', 'steel']} />
           </>
         )
       }

@@ -1,14 +1,6 @@
-using SetFirm.Core.Quantities;
-
 namespace SetFirm.Core.Shapes;
 
-/// <summary>A slab, patio, pad, walk or drive panel: an outline of one thickness.</summary>
-public sealed record SlabShape(Outline Outline, Length Thickness)
-{
-    public Volume Net => Outline.NetArea * Thickness;
-}
-
-/// <summary>What the slab lies on decides how much more concrete it takes than the drawing says.</summary>
+/// <summary>What the pour lies on decides how much more concrete it takes than the drawing says.</summary>
 public enum Bed
 {
     /// <summary>A mould or rigid forms: 5 %.</summary>

@@ -1,0 +1,190 @@
+using System.Collections.Immutable;
+using SetFirm.Core.Findings;
+using SetFirm.Core.Joints;
+using SetFirm.Core.Quantities;
+using SetFirm.Core.Shapes;
+using SetFirm.Core.Steel;
+
+namespace SetFirm.Core.Plans.Document;
+
+/// <summary>What a slab carries, and how its joints run.</summary>
+public enum SlabUse
+{
+    Patio,
+    Walk,
+    Drive,
+}
+
+/// <summary>A slab, patio, pad, walk or drive panel: one thickness, with thickened edges where they are wanted.</summary>
+public sealed record SlabDocument : OutlinedDocument
+{
+    /// <summary>A length.</summary>
+    public required string Thickness { get; init; }
+
+    public SlabUse Use { get; init; }
+
+    internal override ElementTraits Traits => new(
+        OnGround: true, Flat: true, Use == SlabUse.Walk ? JointLayout.Walk : JointLayout.Grid, InMould: false, Use == SlabUse.Drive ? Load.Vehicle : Load.Foot, SteelSection.Slab);
+
+    internal override CastShape? Cast(ElementGate gate)
+    {
+        var thickness = gate.Length("thickness", Thickness, ShapeStep.ThinnestMm, ShapeStep.ThickestMm);
+        if (gate.Outline(this) is not { } outline || gate.Drops(this, outline.Corners.Length) is not { } drops || thickness is not { } t)
+        {
+            return null;
+        }
+
+        var parts = ImmutableArray.Create(new PartVolume(CastPart.Slab, outline.NetArea * t));
+        var extra = EdgeDrops.Extra(outline, drops);
+        return new CastShape(outline, DropSection(CastPart.Slab, CastPart.ThickEdges, outline, t, drops), extra.CubicMetres > 0 ? parts.Add(new(CastPart.ThickEdges, extra)) : parts, t, t, t);
+    }
+
+    /// <summary>A field with the first drop at its left edge.</summary>
+    internal static Section DropSection(CastPart field, CastPart hung, Outline outline, Length t, IReadOnlyList<EdgeDrop> drops)
+    {
+        var wide = CastShape.DrawnM(outline, t);
+        var pieces = ImmutableArray.Create(CastShape.Layer(field, wide, 0, t.Metres));
+        if (drops.Count > 0)
+        {
+            pieces = pieces.Add(CastShape.Layer(hung, Math.Min(wide, drops[0].Width.Metres), t.Metres, t.Metres + drops[0].Depth.Metres));
+        }
+
+        return new Section(pieces, GoesOn: true);
+    }
+}
+
+/// <summary>A base lift and a topping, each a pour of its own.</summary>
+public sealed record TwoCourseDocument : OutlinedDocument
+{
+    /// <summary>A length.</summary>
+    public required string BaseThickness { get; init; }
+
+    /// <summary>A length.</summary>
+    public required string Topping { get; init; }
+
+    internal override ElementTraits Traits => new(OnGround: true, Flat: true, JointLayout.Grid, InMould: false, Load.Foot, SteelSection.Slab);
+
+    internal override CastShape? Cast(ElementGate gate)
+    {
+        var lower = gate.Length("baseThickness", BaseThickness, ShapeStep.ThinnestMm, ShapeStep.ThickestMm);
+        var upper = gate.Length("topping", Topping, ShapeStep.ThinnestMm, ShapeStep.ThickestMm);
+        if (gate.Outline(this) is not { } outline || lower is not { } b || upper is not { } t)
+        {
+            return null;
+        }
+
+        gate.Add(FindingCode.TwoPours, Severity.Note, "topping", ("baseMm", b.Millimetres), ("toppingMm", t.Millimetres));
+        var whole = Length.FromMetres(b.Metres + t.Metres);
+        var wide = CastShape.DrawnM(outline, whole);
+        return new CastShape(
+            outline,
+            new Section([CastShape.Layer(CastPart.Topping, wide, 0, t.Metres), CastShape.Layer(CastPart.BaseCourse, wide, t.Metres, whole.Metres)], GoesOn: true),
+            [new(CastPart.BaseCourse, outline.NetArea * b), new(CastPart.Topping, outline.NetArea * t)],
+            whole,
+            b < t ? b : t,
+            whole);
+    }
+}
+
+/// <summary>A skim or topping over something that is there, by how deep it is at several places.</summary>
+public sealed record OverlayDocument : OutlinedDocument
+{
+    public required IReadOnlyList<ProbeDocument> Probes { get; init; }
+
+    internal override ElementTraits Traits => new(OnGround: false, Flat: true, JointLayout.Repeated, InMould: false, Load.Foot, SteelSection.Thin);
+
+    internal override CastShape? Cast(ElementGate gate)
+    {
+        var depths = new List<(double DepthM, double Weight)>();
+        for (var i = 0; i < Math.Min(Probes.Count, ShapeStep.MostProbes); i++)
+        {
+            var depth = gate.Length($"probes/{i}/depth", Probes[i].Depth, 0, 500);
+            if (gate.InRange($"probes/{i}/share", Probes[i].Share, 0.001, 1000) && depth is { } d)
+            {
+                depths.Add((d.Metres, Probes[i].Share));
+            }
+        }
+
+        if (Probes.Count is 0 or > ShapeStep.MostProbes)
+        {
+            gate.Fault(FindingCode.NoProbes, "probes", ("count", Probes.Count), ("most", ShapeStep.MostProbes));
+        }
+
+        if (gate.Outline(this) is not { } outline || Probes.Count == 0 || depths.Count < Probes.Count)
+        {
+            return null;
+        }
+
+        // Each probe stands for its share of the area.
+        var mean = depths.Sum(d => d.DepthM * d.Weight) / depths.Sum(d => d.Weight);
+        if (mean * 1000 < 1)
+        {
+            gate.Fault(FindingCode.OutOfRange, "probes/0/depth", ("valueMm", mean * 1000), ("leastMm", 1), ("mostMm", 500));
+            return null;
+        }
+
+        var (least, most) = (depths.Min(d => d.DepthM), depths.Max(d => d.DepthM));
+        var wide = Math.Min(0.6, CastShape.DrawnM(outline, Length.FromMetres(mean)));
+        PlanPoint[] below = [.. depths.Select((d, i) => new PlanPoint(depths.Count == 1 ? wide : wide * i / (depths.Count - 1), -d.DepthM))];
+        var section = new SectionPiece(CastPart.Skim, [.. depths.Count == 1 ? [new PlanPoint(0, -mean)] : Array.Empty<PlanPoint>(), .. below, new(wide, 0), new(0, 0)]);
+        var depthMean = Length.FromMetres(mean);
+        return new CastShape(
+            outline, new Section([section], GoesOn: true), [new(CastPart.Skim, outline.NetArea * depthMean)], depthMean, Length.FromMetres(least), Length.FromMetres(most));
+    }
+}
+
+/// <summary>How deep an overlay is at one place.</summary>
+public sealed record ProbeDocument
+{
+    /// <summary>A length.</summary>
+    public required string Depth { get; init; }
+
+    /// <summary>How much of the area it stands for, against the others.</summary>
+    public double Share { get; init; } = 1;
+}
+
+/// <summary>Pebbles set in a bed, the gaps between them filled with slurry.</summary>
+public sealed record PebbleBedDocument : OutlinedDocument
+{
+    /// <summary>A length: bed and pebbles together.</summary>
+    public required string Depth { get; init; }
+
+    /// <summary>A length: the layer that the pebbles take of it.</summary>
+    public required string Pebbles { get; init; }
+
+    /// <summary>Gaps between the pebbles, per cent of their layer; null takes 40.</summary>
+    public double? VoidsPercent { get; init; }
+
+    /// <summary>Source: site practice.</summary>
+    internal const double UsualVoidsPercent = 40;
+
+    internal override ElementTraits Traits => new(OnGround: true, Flat: true, JointLayout.None, InMould: false, Load.Foot, SteelSection.Thin);
+
+    internal override CastShape? Cast(ElementGate gate)
+    {
+        var depth = gate.Length("depth", Depth, 20, 300);
+        var pebbles = gate.Length("pebbles", Pebbles, 1, 300);
+        var voids = VoidsPercent ?? UsualVoidsPercent;
+        var sound = gate.InRange("voidsPercent", voids, 5, 80, "Pct");
+        if (gate.Outline(this) is not { } outline || depth is not { } d || pebbles is not { } p || !sound)
+        {
+            return null;
+        }
+
+        if (p >= d)
+        {
+            gate.Fault(FindingCode.OutOfRange, "pebbles", ("valueMm", p.Millimetres), ("leastMm", 1), ("mostMm", d.Millimetres));
+            return null;
+        }
+
+        var bed = Length.FromMetres(d.Metres - p.Metres);
+        var wide = CastShape.DrawnM(outline, d);
+        return new CastShape(
+            outline,
+            new Section([CastShape.Layer(CastPart.Slurry, wide, 0, p.Metres), CastShape.Layer(CastPart.PebbleBed, wide, p.Metres, d.Metres)], GoesOn: true),
+            [new(CastPart.PebbleBed, outline.NetArea * bed), new(CastPart.Slurry, outline.NetArea * p * (voids / 100), InMix: false)],
+            bed,
+            bed,
+            d);
+    }
+}

@@ -1,0 +1,87 @@
+using System.Collections.Immutable;
+using SetFirm.Core.Quantities;
+
+namespace SetFirm.Core.Shapes;
+
+/// <summary>A named part of what is poured.</summary>
+public enum CastPart
+{
+    Slab,
+    ThickEdges,
+    Border,
+    Curb,
+    Pieces,
+    Field,
+    Aprons,
+    Footing,
+    Tube,
+    Skim,
+    BaseCourse,
+    Topping,
+    PebbleBed,
+    Slurry,
+}
+
+/// <param name="Part">Which part.</param>
+/// <param name="Volume">As drawn, all pieces.</param>
+/// <param name="InMix">False where it is not of the job's mix: the slurry over pebbles.</param>
+public readonly record struct PartVolume(CastPart Part, Volume Volume, bool InMix = true);
+
+/// <summary>A part as it shows where the element is cut through.</summary>
+/// <param name="Part">Which part.</param>
+/// <param name="Points">x from the drawn edge, y up from the top; metres.</param>
+public sealed record SectionPiece(CastPart Part, ImmutableArray<PlanPoint> Points);
+
+/// <summary>A cut through an element.</summary>
+/// <param name="Pieces">What shows.</param>
+/// <param name="GoesOn">True where the element goes on past the right of the drawing.</param>
+public sealed record Section(ImmutableArray<SectionPiece> Pieces, bool GoesOn);
+
+/// <summary>What every kind of element comes down to: where it lies, how it is cut, what it holds.</summary>
+/// <param name="Plan">Seen from above; of one piece where there are several.</param>
+/// <param name="Section">Cut through.</param>
+/// <param name="Parts">Volumes.</param>
+/// <param name="Depth">Of the greater part: what warms, sets and dries together.</param>
+/// <param name="Thinnest">What stone and mix must fit.</param>
+/// <param name="FormHeight">What its boards hold back.</param>
+/// <param name="Count">How many pieces.</param>
+/// <param name="Line">Its middle, where it follows a path.</param>
+public sealed record CastShape(
+    Outline Plan,
+    Section Section,
+    ImmutableArray<PartVolume> Parts,
+    Length Depth,
+    Length Thinnest,
+    Length FormHeight,
+    int Count = 1,
+    CentreLine? Line = null)
+{
+    /// <summary>What hangs down along edges.</summary>
+    public ImmutableArray<EdgeDrop> Drops { get; init; } = [];
+
+    /// <summary>Of the job's mix.</summary>
+    public Volume Net => Volume.FromCubicMetres(Parts.Where(p => p.InMix).Sum(p => p.Volume.CubicMetres));
+
+    /// <summary>As far as a section is drawn in from the edge before it is broken off, metres.</summary>
+    public static double DrawnM(Outline plan, Length depth)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var (across, deep) = (Math.Min(Extent(plan.Flat.Select(p => p.X)), Extent(plan.Flat.Select(p => p.Y))), depth.Metres);
+        return Math.Min(across, Math.Max(0.6, 6 * deep));
+    }
+
+    /// <summary>A plain layer between two depths below the top.</summary>
+    public static SectionPiece Layer(CastPart part, double widthM, double topM, double bottomM, double fromM = 0) =>
+        new(part, [new(fromM, -bottomM), new(fromM + widthM, -bottomM), new(fromM + widthM, -topM), new(fromM, -topM)]);
+
+    private static double Extent(IEnumerable<double> values)
+    {
+        var (least, most) = (double.MaxValue, double.MinValue);
+        foreach (var v in values)
+        {
+            (least, most) = (Math.Min(least, v), Math.Max(most, v));
+        }
+
+        return most - least;
+    }
+}

@@ -1,0 +1,136 @@
+import type { BuildReport, CutListReport, ElementBuildReport } from '../../api/client';
+import { boardName } from '../../common/boardName';
+import { number, type Formats } from '../../common/format';
+import { build as words, joints, mouldParts, strips, verdicts } from '../../common/words';
+import { useJobContext } from '../../job/JobContext';
+import classes from './BuildStep.module.css';
+
+function Rows({ title, rows, note }: { title: string; rows: [string, string][]; note?: string | undefined }) {
+  if (rows.length === 0) return null;
+  return (
+    <details className={classes.list}>
+      <summary>
+        {title} <small>({rows.length})</small>
+      </summary>
+      {note && <p className={classes.hint}>{note}</p>}
+      <dl>
+        {rows.map(([what, value], i) => (
+          <div key={i}>
+            <dt>{what}</dt>
+            <dd>{value}</dd>
+          </div>
+        ))}
+      </dl>
+    </details>
+  );
+}
+
+const cutRows = (list: CutListReport, f: Formats): [string, string][] =>
+  list.boards.map((b, i) => [
+    `${String(i + 1)}: ${f.length(b.lengthM)}`,
+    b.cuts.map((c) => `${f.length(c.lengthM)} (${c.for})`).join(', '),
+  ]);
+
+function heights(element: ElementBuildReport, f: Formats): [string, string][] {
+  return [
+    ...element.corners.map((mm, i): [string, string] => [words.corner(i + 1), f.small(mm)]),
+    ...(element.forms?.stakes ?? []).map((s, i): [string, string] => [
+      `${words.stakeNo(i + 1)}, ${words.stakeWhy[s.why]}`,
+      f.small(s.downMm),
+    ]),
+  ];
+}
+
+function extras(element: ElementBuildReport, f: Formats): [string, string][] {
+  const { forms, steel, mould } = element;
+  const rows: [string, string, boolean][] = [
+    [words.isolation, f.length(element.isolationM), element.isolationM > 0],
+    [words.bondBreaker, f.length(element.bondBreakerM), element.bondBreakerM > 0],
+    [words.splices, number(forms?.splices ?? 0), (forms?.splices ?? 0) > 0],
+    [words.tiesAcross, number(forms?.ties ?? 0), (forms?.ties ?? 0) > 0],
+    [
+      words.steelGroup,
+      [words.lap(f.small(steel.lapM * 1000)), words.cover(f.small(steel.coverMm))].join(', '),
+      steel.lapM > 0,
+    ],
+    [
+      '',
+      [
+        words.chairs(steel.chairs),
+        words.ties(steel.ties),
+        ...(steel.crossPieces > 0 ? [words.crossPieces(steel.crossPieces)] : []),
+      ].join(', '),
+      steel.chairs > 0,
+    ],
+    [words.screws, number(mould?.screws ?? 0), mould !== null],
+    [
+      words.seams,
+      `${f.length(mould?.seamM ?? 0)}, ${words.cartridges(mould?.cartridges ?? 0)}`,
+      mould !== null,
+    ],
+    [words.strip, f.length(mould?.stripM ?? 0), (mould?.stripM ?? 0) > 0],
+  ];
+  return rows.filter(([, , shown]) => shown).map(([what, value]) => [what, value]);
+}
+
+/** What is written on a piece of wood and taken along: heights, diagonals, cuts, parts, days. */
+export function BuildLists({ build, element }: { build: BuildReport; element: ElementBuildReport }) {
+  const { format: f } = useJobContext();
+  const { mould, forms } = element;
+  return (
+    <div>
+      <dl className={classes.extras}>
+        {extras(element, f).map(([what, value], i) => (
+          <div key={i}>
+            <dt>{what}</dt>
+            <dd>{value}</dd>
+          </div>
+        ))}
+      </dl>
+      <Rows title={words.down} rows={heights(element, f)} note={words.stringHint} />
+      <Rows
+        title={words.diagonals}
+        rows={element.diagonals.map((d) => [words.diagonal(d.from + 1, d.to + 1), f.length(d.lengthM)])}
+      />
+      {[...build.boards, ...build.bars].map((list) => (
+        <Rows
+          key={list.stock}
+          title={words.cutList(boardName(list.stock))}
+          rows={cutRows(list, f)}
+          note={words.cutVerdict(list.boards.length, list.lowerBound, verdicts[list.verdict])}
+        />
+      ))}
+      <Rows
+        title={words.bendsTitle}
+        rows={(forms?.bends ?? []).map((b) => [
+          joints.edge(b.edge + 1),
+          words.bend(
+            b.edge + 1,
+            f.length(b.radiusM),
+            f.length(b.cutM),
+            `${f.small(b.thicknessMm)} ${strips[b.strip]}`,
+          ),
+        ])}
+      />
+      {mould && (
+        <Rows
+          title={words.parts}
+          rows={mould.parts.map((p) => [
+            `${mouldParts[p.part]}${p.count > 1 ? ` × ${String(p.count)}` : ''}`,
+            `${f.small(p.alongM * 1000)} × ${f.small(p.acrossM * 1000)}`,
+          ])}
+          note={mould.mirrored ? words.mirrored : undefined}
+        />
+      )}
+      {mould && (
+        <Rows
+          title={words.calendar}
+          rows={mould.castings.map((c) => [
+            words.casting(c.number, c.pieces),
+            words.castDay(number(c.castDay, 1), number(c.stripDay, 1)),
+          ])}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,150 @@
+import { Group } from '@mantine/core';
+import type { ElementOf } from '../../api/client';
+import { Amount } from '../../common/Amount';
+import { Pick } from '../../common/Pick';
+import { Said } from '../../common/Said';
+import { counterCastings, fields, footingForms, pieceUses } from '../../common/words';
+import { useJobContext } from '../../job/JobContext';
+import type { KindProps } from './kinds';
+import { OutlinedFields } from './OutlinedFields';
+
+/** How many pieces come from how many moulds. */
+export function CastingFields({ at, casting }: { at: string; casting: ElementOf<'piece'>['casting'] }) {
+  return (
+    <Group gap="xs" align="flex-start">
+      <Amount at={`${at}/pieces`} value={casting.pieces} label={fields.pieces} />
+      <Amount at={`${at}/moulds`} value={casting.moulds} label={fields.moulds} />
+      <Amount
+        at={`${at}/stripDays`}
+        value={casting.stripDays}
+        label={fields.stripDays}
+        optional
+        placeholder={fields.usual}
+      />
+      <Amount at={`${at}/cleanDays`} value={casting.cleanDays ?? 0} label={fields.cleanDays} />
+    </Group>
+  );
+}
+
+export function PieceFields({ element, path }: KindProps<'piece'>) {
+  const { set } = useJobContext();
+  return (
+    <>
+      <Group gap="xs" align="flex-start">
+        <Pick
+          label={fields.piece}
+          value={element.use}
+          of={pieceUses}
+          onPick={(v) => {
+            set(`${path}/use`, v);
+          }}
+        />
+        <Said at={`${path}/thickness`} value={element.thickness} label={fields.thickness} small />
+        <Said
+          at={`${path}/chamfer`}
+          value={element.chamfer ?? ''}
+          label={fields.chamfer}
+          small
+          ifEmpty={fields.noChamfer}
+        />
+      </Group>
+      <CastingFields at={`${path}/casting`} casting={element.casting} />
+      <OutlinedFields element={element} path={path} />
+    </>
+  );
+}
+
+export function CounterFields({ element, path }: KindProps<'counter'>) {
+  const { set } = useJobContext();
+  return (
+    <>
+      <Group gap="xs" align="flex-start">
+        <Pick
+          label={fields.casting}
+          value={element.casting}
+          of={counterCastings}
+          onPick={(v) => {
+            set(`${path}/casting`, v);
+          }}
+        />
+        <Said at={`${path}/thickness`} value={element.thickness} label={fields.fieldThickness} small />
+        <Said
+          at={`${path}/overhang`}
+          value={element.overhang ?? ''}
+          label={fields.overhang}
+          small
+          ifEmpty={fields.noChamfer}
+        />
+      </Group>
+      <OutlinedFields element={element} path={path} drops />
+    </>
+  );
+}
+
+type Form = ElementOf<'footing'>['form'];
+
+/** The same footing in another form: sizes that both have are kept. */
+function inForm(kind: Form['kind'], was: Form): Form {
+  const across = was.kind === 'cylinder' ? was.diameter : was.kind === 'box' ? was.along : was.foot;
+  switch (kind) {
+    case 'box':
+      return { kind, depth: was.depth, along: across, across };
+    case 'cylinder':
+      return { kind, depth: was.depth, diameter: across };
+    case 'frustum':
+      return { kind, depth: was.depth, foot: across, top: across };
+    case 'frustumWithTube':
+      return { kind, depth: was.depth, foot: across, top: across, tube: across, tubeDepth: was.depth };
+    default:
+      return kind satisfies never;
+  }
+}
+
+const formFields: Record<Form['kind'], [string, string][]> = {
+  box: [
+    ['along', fields.along_],
+    ['across', fields.across],
+    ['depth', fields.deep],
+  ],
+  cylinder: [
+    ['diameter', fields.diameter],
+    ['depth', fields.deep],
+  ],
+  frustum: [
+    ['foot', fields.foot],
+    ['top', fields.footTop],
+    ['depth', fields.deep],
+  ],
+  frustumWithTube: [
+    ['foot', fields.foot],
+    ['top', fields.footTop],
+    ['depth', fields.deep],
+    ['tube', fields.tube],
+    ['tubeDepth', fields.tubeDepth],
+  ],
+};
+
+export function FootingFields({ element, path }: KindProps<'footing'>) {
+  const { set } = useJobContext();
+  const sizes = element.form as unknown as Record<string, string>;
+  return (
+    <>
+      <Group gap="xs" align="flex-start">
+        <Pick
+          label={fields.footingForm}
+          value={element.form.kind}
+          of={footingForms}
+          onPick={(kind) => {
+            set(`${path}/form`, inForm(kind, element.form));
+          }}
+        />
+        <Amount at={`${path}/count`} value={element.count} label={fields.footingCount} />
+      </Group>
+      <Group gap="xs" align="flex-start">
+        {formFields[element.form.kind].map(([name, label]) => (
+          <Said key={name} at={`${path}/form/${name}`} value={sizes[name] ?? ''} label={label} small />
+        ))}
+      </Group>
+    </>
+  );
+}

@@ -1,0 +1,124 @@
+import { ActionIcon, Button, Group } from '@mantine/core';
+import { IconX } from '@tabler/icons-react';
+import type { JointDocument, OutlinedDocument } from '../../api/client';
+import { Pick } from '../../common/Pick';
+import { Said } from '../../common/Said';
+import { jointMethods, joints as words } from '../../common/words';
+import { useJobContext } from '../../job/JobContext';
+import { jointsOf } from './jointsOf';
+import classes from './ShapeStep.module.css';
+import { useDrawn } from './useDrawn';
+
+const directions = { across: words.across, along: words.along };
+
+function JointRow({ path, joints, i }: { path: string; joints: JointDocument[]; i: number }) {
+  const { set } = useJobContext();
+  const joint = joints[i];
+  if (!joint) return null;
+  const at = `${path}/joints/${String(i)}`;
+  return (
+    <div className={classes.jointRow}>
+      <Pick
+        compact
+        label={words.direction(i + 1)}
+        value={joint.across ? 'across' : 'along'}
+        of={directions}
+        onPick={(v) => {
+          set(`${at}/across`, v === 'across');
+        }}
+      />
+      <Said at={`${at}/at`} value={joint.at} label={words.at(i + 1)} compact />
+      <Pick
+        compact
+        label={words.method(i + 1)}
+        value={joint.method ?? 'tooled'}
+        of={jointMethods}
+        onPick={(v) => {
+          set(`${at}/method`, v);
+        }}
+      />
+      <ActionIcon
+        variant="subtle"
+        size={26}
+        mt={2}
+        aria-label={words.remove(i + 1)}
+        onClick={() => {
+          set(
+            `${path}/joints`,
+            joints.filter((_, j) => j !== i),
+          );
+        }}
+      >
+        <IconX size={14} aria-hidden />
+      </ActionIcon>
+    </div>
+  );
+}
+
+/** Contraction joints: those proposed, or one's own, and the way out. */
+export function JointFields({ element, path }: { element: OutlinedDocument; path: string }) {
+  const { set, format } = useJobContext();
+  const drawn = useDrawn(path);
+  const own = element.joints ?? null;
+  const edges = Object.fromEntries((drawn?.edges ?? []).map((_, i) => [String(i), words.edge(i + 1)]));
+  return (
+    <fieldset className={classes.group}>
+      <legend className={classes.legend}>{words.title}</legend>
+      <p className={classes.hint}>
+        {own !== null ? words.own : drawn && drawn.joints.lines.length === 0 ? words.none : words.proposed}
+      </p>
+      {own && (
+        <div className={classes.rows}>
+          {own.map((_, i) => (
+            <JointRow key={i} path={path} joints={own} i={i} />
+          ))}
+        </div>
+      )}
+      <Group gap={6} align="flex-end">
+        {own === null ? (
+          <Button
+            size="compact-xs"
+            variant="default"
+            disabled={!drawn}
+            onClick={() => {
+              if (drawn) set(`${path}/joints`, jointsOf(drawn, format));
+            }}
+          >
+            {words.own_}
+          </Button>
+        ) : (
+          <>
+            <Button
+              size="compact-xs"
+              variant="default"
+              onClick={() => {
+                set(`${path}/joints`, [...own, { across: true, at: format.typed(1) }]);
+              }}
+            >
+              {words.add}
+            </Button>
+            <Button
+              size="compact-xs"
+              variant="default"
+              onClick={() => {
+                set(`${path}/joints`, null);
+              }}
+            >
+              {words.propose}
+            </Button>
+          </>
+        )}
+      </Group>
+      {drawn && drawn.edges.length <= 24 && (
+        <Pick
+          label={words.wayOut}
+          value={String(element.wayOut ?? drawn.joints.wayOutEdge)}
+          of={edges}
+          onPick={(v) => {
+            set(`${path}/wayOut`, Number(v));
+          }}
+        />
+      )}
+    </fieldset>
+  );
+}

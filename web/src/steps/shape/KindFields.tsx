@@ -1,0 +1,12 @@
+import type { ElementDocument } from '../../api/client';
+import { kinds } from './kinds';
+
+/** The fields of an element, whatever its kind. */
+export function KindFields({ element, path }: { element: ElementDocument; path: string }) {
+  // The registry gives each kind its own fields; the pair cannot be told to the compiler.
+  const Fields = kinds[element.kind].Fields as (props: {
+    element: ElementDocument;
+    path: string;
+  }) => React.ReactNode;
+  return <Fields element={element} path={path} />;
+}

@@ -1,0 +1,74 @@
+import { FileButton, Button, Group, NativeSelect } from '@mantine/core';
+import { useState } from 'react';
+import { http, type Enum, type Finding } from '../../api/client';
+import { fields, fileUnits, findings as findingWords } from '../../common/words';
+import { useJobContext } from '../../job/JobContext';
+import classes from './ShapeStep.module.css';
+
+type Unit = NonNullable<Enum<'OutlineFileUnit'>>;
+
+const LARGEST_BYTES = 2_000_000;
+
+/** Reads an outline from a drawing, a map outline or a table of points. What is wrong with the file is said here. */
+export function OutlineFile({ path }: { path: string }) {
+  const { set, format } = useJobContext();
+  const [text, setText] = useState<string | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [asks, setAsks] = useState(false);
+
+  const read = async (content: string, unit: Unit | null) => {
+    const { data, error } = await http.POST('/api/outlines/read', { body: { text: content, unit } });
+    if (!data) {
+      setWrong((error as { detail?: string } | undefined)?.detail ?? fields.fileHint);
+      return;
+    }
+    const fault: Finding | undefined = data.findings.find((f) => f.severity === 'error');
+    setAsks(fault?.code === 'fileUnitUnknown');
+    setWrong(fault ? findingWords[fault.code](fault.facts, fault.texts, format) : null);
+    if (data.points !== null) set(`${path}/outline`, { kind: 'points', points: data.points });
+  };
+
+  return (
+    <div>
+      <Group gap={6}>
+        <FileButton
+          accept=".dxf,.geojson,.json,.csv,.txt"
+          onChange={(file) => {
+            if (!file) return;
+            if (file.size > LARGEST_BYTES) {
+              setWrong(fields.fileTooLarge);
+              return;
+            }
+            void file.text().then((content) => {
+              setText(content);
+              return read(content, null);
+            });
+          }}
+        >
+          {(props) => (
+            <Button {...props} size="compact-xs" variant="default">
+              {fields.readFile}
+            </Button>
+          )}
+        </FileButton>
+        {asks && text !== null && (
+          <NativeSelect
+            size="xs"
+            aria-label={fields.fileUnit}
+            value=""
+            data={[
+              { value: '', label: `${fields.fileUnit}…` },
+              ...Object.entries(fileUnits).map(([value, label]) => ({ value, label })),
+            ]}
+            onChange={(e) => {
+              if (e.currentTarget.value !== '') void read(text, e.currentTarget.value as Unit);
+            }}
+          />
+        )}
+      </Group>
+      <p className={classes.hint} role={wrong === null ? undefined : 'alert'} data-wrong={wrong !== null}>
+        {wrong ?? fields.fileHint}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,160 @@
+import { ActionIcon, Button, Group, NumberInput } from '@mantine/core';
+import { IconX } from '@tabler/icons-react';
+import type { StretchDocument } from '../../api/client';
+import { Amount } from '../../common/Amount';
+import { Pick } from '../../common/Pick';
+import { Said } from '../../common/Said';
+import { eases, fields } from '../../common/words';
+import { useJobContext } from '../../job/JobContext';
+import { CastingFields } from './CastKinds';
+import type { KindProps } from './kinds';
+import classes from './ShapeStep.module.css';
+
+const stretchKinds: Record<StretchDocument['kind'], string> = { straight: fields.straight, arc: fields.arc };
+
+function otherKind(was: StretchDocument): StretchDocument {
+  return was.kind === 'straight'
+    ? { kind: 'arc', radius: was.length, sweep: 90 }
+    : { kind: 'straight', length: was.radius };
+}
+
+function StretchRow({ path, stretches, i }: { path: string; stretches: StretchDocument[]; i: number }) {
+  const { set } = useJobContext();
+  const stretch = stretches[i];
+  if (!stretch) return null;
+  const at = `${path}/path/${String(i)}`;
+  const n = i + 1;
+  const degrees = stretch.kind === 'arc' ? stretch.sweep : (stretch.turn ?? 0);
+  return (
+    <div className={classes.stretch}>
+      <span className={classes.no} aria-hidden>
+        {n}
+      </span>
+      <Pick
+        compact
+        label={fields.stretch(n)}
+        value={stretch.kind}
+        of={stretchKinds}
+        onPick={(kind) => {
+          if (kind !== stretch.kind) set(at, otherKind(stretch));
+        }}
+      />
+      {stretch.kind === 'straight' ? (
+        <Said at={`${at}/length`} value={stretch.length} label={fields.stretchLength(n)} compact />
+      ) : (
+        <Said at={`${at}/radius`} value={stretch.radius} label={fields.stretchRadius(n)} compact />
+      )}
+      <NumberInput
+        size="xs"
+        hideControls
+        suffix="°"
+        aria-label={stretch.kind === 'arc' ? fields.stretchSweep(n) : fields.stretchTurn(n)}
+        value={degrees}
+        onChange={(v) => {
+          if (typeof v === 'number') set(`${at}/${stretch.kind === 'arc' ? 'sweep' : 'turn'}`, v);
+        }}
+      />
+      <ActionIcon
+        variant="subtle"
+        size={26}
+        mt={2}
+        aria-label={fields.removeStretch(n)}
+        onClick={() => {
+          set(
+            `${path}/path`,
+            stretches.filter((_, j) => j !== i),
+          );
+        }}
+      >
+        <IconX size={14} aria-hidden />
+      </ActionIcon>
+    </div>
+  );
+}
+
+/** The middle of a border, a kerb or a ribbon: straights and bends one after another. */
+export function PathFields({ path, stretches }: { path: string; stretches: StretchDocument[] }) {
+  const { set } = useJobContext();
+  const last = stretches.at(-1);
+  return (
+    <fieldset className={classes.group}>
+      <legend className={classes.legend}>{fields.path}</legend>
+      <p className={classes.hint}>{fields.pathHint}</p>
+      <div className={classes.rows}>
+        {stretches.map((_, i) => (
+          <StretchRow key={i} path={path} stretches={stretches} i={i} />
+        ))}
+      </div>
+      <Button
+        size="compact-xs"
+        variant="default"
+        onClick={() => {
+          set(`${path}/path`, [...stretches, last ?? { kind: 'straight', length: '' }]);
+        }}
+      >
+        {fields.addStretch}
+      </Button>
+    </fieldset>
+  );
+}
+
+export function BorderFields({ element, path }: KindProps<'border'>) {
+  return (
+    <>
+      <Group gap="xs" align="flex-start">
+        <Said at={`${path}/width`} value={element.width} label={fields.width} small />
+        <Said at={`${path}/depth`} value={element.depth} label={fields.deep} small />
+      </Group>
+      <PathFields path={path} stretches={element.path} />
+    </>
+  );
+}
+
+export function RibbonFields({ element, path }: KindProps<'ribbon'>) {
+  return (
+    <>
+      <Group gap="xs" align="flex-start">
+        <Said at={`${path}/width`} value={element.width} label={fields.width} small />
+        <Said at={`${path}/height`} value={element.height} label={fields.height} small />
+      </Group>
+      <CastingFields at={`${path}/casting`} casting={element.casting} />
+      <PathFields path={path} stretches={element.path} />
+    </>
+  );
+}
+
+export function CurbFields({ element, path }: KindProps<'curb'>) {
+  const { set } = useJobContext();
+  return (
+    <>
+      <Group gap="xs" align="flex-start">
+        <Said at={`${path}/height`} value={element.height} label={fields.height} small />
+        <Said at={`${path}/base`} value={element.base} label={fields.base} small ifEmpty={fields.blankEdge} />
+        <Said at={`${path}/top`} value={element.top} label={fields.top} small ifEmpty={fields.blankEdge} />
+      </Group>
+      <p className={classes.hint}>{fields.twoOfThree}</p>
+      <Group gap="xs" align="flex-start">
+        <Amount
+          at={`${path}/batter`}
+          value={element.batter}
+          label={fields.batter}
+          optional
+          placeholder={fields.blankEdge}
+        />
+        <Amount at={`${path}/faces`} value={element.faces} label={fields.faces} />
+        <Pick
+          label={fields.ease}
+          value={element.ease}
+          of={eases}
+          onPick={(v) => {
+            set(`${path}/ease`, v);
+          }}
+        />
+        {element.ease !== 'sharp' && (
+          <Said at={`${path}/easeSize`} value={element.easeSize ?? ''} label={fields.easeSize} small />
+        )}
+      </Group>
+      <PathFields path={path} stretches={element.path} />
+    </>
+  );
+}

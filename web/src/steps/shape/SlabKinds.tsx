@@ -1,0 +1,109 @@
+import { ActionIcon, Button, Group } from '@mantine/core';
+import { IconX } from '@tabler/icons-react';
+import { Amount } from '../../common/Amount';
+import { Pick } from '../../common/Pick';
+import { Said } from '../../common/Said';
+import { fields, slabUses } from '../../common/words';
+import { useJobContext } from '../../job/JobContext';
+import type { KindProps } from './kinds';
+import { OutlinedFields } from './OutlinedFields';
+import classes from './ShapeStep.module.css';
+
+export function SlabFields({ element, path }: KindProps<'slab'>) {
+  const { set } = useJobContext();
+  return (
+    <>
+      <Group gap="xs" align="flex-start">
+        <Said at={`${path}/thickness`} value={element.thickness} label={fields.thickness} small />
+        <Pick
+          label={fields.use}
+          value={element.use ?? 'patio'}
+          of={slabUses}
+          onPick={(v) => {
+            set(`${path}/use`, v);
+          }}
+        />
+      </Group>
+      <OutlinedFields element={element} path={path} drops falls joints />
+    </>
+  );
+}
+
+export function TwoCourseFields({ element, path }: KindProps<'twoCourse'>) {
+  return (
+    <>
+      <Group gap="xs" align="flex-start">
+        <Said at={`${path}/baseThickness`} value={element.baseThickness} label={fields.baseThickness} small />
+        <Said at={`${path}/topping`} value={element.topping} label={fields.topping} small />
+      </Group>
+      <OutlinedFields element={element} path={path} falls joints />
+    </>
+  );
+}
+
+export function OverlayFields({ element, path }: KindProps<'overlay'>) {
+  const { set } = useJobContext();
+  const last = element.probes.at(-1)?.depth ?? '12 mm';
+  return (
+    <>
+      <fieldset className={classes.group}>
+        <legend className={classes.legend}>{fields.probes}</legend>
+        <div className={classes.probes}>
+          {element.probes.map((probe, i) => (
+            <Group key={i} gap={2} wrap="nowrap" align="flex-start">
+              <Said
+                at={`${path}/probes/${String(i)}/depth`}
+                value={probe.depth}
+                label={fields.probe(i + 1)}
+                compact
+                small
+              />
+              <ActionIcon
+                variant="subtle"
+                size={26}
+                aria-label={fields.removeProbe(i + 1)}
+                onClick={() => {
+                  set(
+                    `${path}/probes`,
+                    element.probes.filter((_, j) => j !== i),
+                  );
+                }}
+              >
+                <IconX size={14} aria-hidden />
+              </ActionIcon>
+            </Group>
+          ))}
+        </div>
+        <Button
+          size="compact-xs"
+          variant="default"
+          onClick={() => {
+            set(`${path}/probes`, [...element.probes, { depth: last }]);
+          }}
+        >
+          {fields.addProbe}
+        </Button>
+      </fieldset>
+      <OutlinedFields element={element} path={path} falls />
+    </>
+  );
+}
+
+export function PebbleFields({ element, path }: KindProps<'pebbleBed'>) {
+  return (
+    <>
+      <Group gap="xs" align="flex-start">
+        <Said at={`${path}/depth`} value={element.depth} label={fields.bedDepth} small />
+        <Said at={`${path}/pebbles`} value={element.pebbles} label={fields.pebbles} small />
+        <Amount
+          at={`${path}/voidsPercent`}
+          value={element.voidsPercent}
+          label={fields.voids}
+          optional
+          placeholder="40"
+        />
+      </Group>
+      <OutlinedFields element={element} path={path} falls />
+    </>
+  );
+}

@@ -1,0 +1,75 @@
+import { ActionIcon, Button } from '@mantine/core';
+import { IconX } from '@tabler/icons-react';
+import type { OutlineDocument } from '../../api/client';
+import { Said } from '../../common/Said';
+import { fields } from '../../common/words';
+import { useJobContext } from '../../job/JobContext';
+import classes from './ShapeStep.module.css';
+
+type Taped = Extract<OutlineDocument, { kind: 'taped' }>;
+
+/** Corners by two tapes from two nails, and a third that checks them. */
+export function TapedCorners({ outline, at }: { outline: Taped; at: string }) {
+  const { set } = useJobContext();
+  return (
+    <>
+      <p className={classes.hint}>{fields.nailsHint}</p>
+      <Said at={`${at}/nails`} value={outline.nails} label={fields.nails} />
+      <div className={classes.rows}>
+        {outline.corners.map((corner, i) => (
+          <div key={i} className={classes.taped}>
+            <span className={classes.no} aria-hidden>
+              {i + 1}
+            </span>
+            <Said
+              at={`${at}/corners/${String(i)}/a`}
+              value={corner.a}
+              label={fields.fromA(i + 1)}
+              compact
+              ifEmpty="A"
+            />
+            <Said
+              at={`${at}/corners/${String(i)}/b`}
+              value={corner.b}
+              label={fields.fromB(i + 1)}
+              compact
+              ifEmpty="B"
+            />
+            <Said
+              at={`${at}/corners/${String(i)}/check`}
+              value={corner.check ?? ''}
+              label={fields.checkTape(i + 1)}
+              compact
+              ifEmpty={fields.checkShort}
+            />
+            <ActionIcon
+              variant="subtle"
+              size={26}
+              mt={2}
+              aria-label={fields.removeCorner(i + 1)}
+              onClick={() => {
+                set(
+                  `${at}/corners`,
+                  outline.corners.filter((_, j) => j !== i),
+                );
+              }}
+            >
+              <IconX size={14} aria-hidden />
+            </ActionIcon>
+          </div>
+        ))}
+      </div>
+      <div>
+        <Button
+          size="compact-xs"
+          variant="default"
+          onClick={() => {
+            set(`${at}/corners`, [...outline.corners, { a: '', b: '' }]);
+          }}
+        >
+          {fields.addCorner}
+        </Button>
+      </div>
+    </>
+  );
+}

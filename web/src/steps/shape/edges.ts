@@ -1,0 +1,9 @@
+import type { EdgeDocument } from '../../api/client';
+
+const plain: EdgeDocument = { meets: 'form' };
+
+/** The list of edges with one of them changed; it grows as far as that edge. */
+export function setEdge(edges: EdgeDocument[], i: number, change: Partial<EdgeDocument>): EdgeDocument[] {
+  const grown = Array.from({ length: Math.max(edges.length, i + 1) }, (_, k) => edges[k] ?? plain);
+  return grown.map((edge, k) => (k === i ? { ...edge, ...change } : edge));
+}

@@ -156,6 +156,7 @@ public sealed record CounterDocument : OutlinedDocument
             aprons.CubicMetres > 0 ? [field, new(CastPart.Aprons, aprons)] : [field],
             t,
             t,
-            Length.FromMetres(t.Metres + deepest)) { Drops = [.. drops] };
+            Length.FromMetres(t.Metres + deepest))
+        { Drops = [.. drops] };
     }
 }

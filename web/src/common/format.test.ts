@@ -1,5 +1,15 @@
 import { describe, expect, test } from 'vitest';
-import { calendarDay, duration, factText, feetInches, formatsFor, number, quarters, ticks } from './format';
+import {
+  calendarDay,
+  duration,
+  factText,
+  feetInches,
+  formatsFor,
+  grade,
+  number,
+  quarters,
+  ticks,
+} from './format';
 
 const INCH = 25.4;
 
@@ -88,4 +98,30 @@ test('ticks are round and stay inside', () => {
 
 test('a calendar day has no zone', () => {
   expect(calendarDay('2027-05-04')).toEqual({ weekday: 'Tue', day: '4 May', long: 'Tuesday 4 May' });
+});
+
+describe('places in a drawing', () => {
+  const [metric, us] = [formatsFor('metric', 'UTC'), formatsFor('us', 'UTC')];
+
+  test('what was pointed at is typed to the centimetre or tenth of an inch', () => {
+    expect(metric.typed(1.2345)).toBe('1.23 m');
+    expect(us.typed(1.2345)).toBe('48.6"');
+  });
+
+  test('what was worked out is typed so that nothing moves', () => {
+    expect(metric.typedExact(0.93333)).toBe('933.3 mm');
+    expect(metric.typedExact(-0.3)).toBe('-300.0 mm');
+    expect(us.typedExact(0.0254)).toBe('1.000"');
+  });
+
+  test('a drop is told downwards, and the highest place is nought', () => {
+    expect(metric.drop(0.2)).toBe('0');
+    expect(metric.drop(56.4)).toBe('−56');
+    expect(us.drop(25.4)).toBe('−1″');
+  });
+
+  test('a fall keeps its half per cent', () => {
+    expect(grade(1.5)).toBe('1.5 %');
+    expect(grade(2)).toBe('2 %');
+  });
 });

@@ -96,12 +96,18 @@ public static class CuttingStock
     /// <summary>Depth-first search over where each cut goes, longest first.</summary>
     private sealed class Packing
     {
+        /// <summary>Up to so many boards every way of buying them is counted.</summary>
+        private const int MostCounted = 40;
+
         private readonly double[] sizes;
         private readonly double[] stock;
         private readonly double[] restFrom;
         private readonly int effort;
-        private readonly List<double> loads = [];
+        private readonly double[] loads;
         private readonly int[] place;
+        private readonly double leastBought;
+        private int bins;
+        private double bought;
         private int nodes;
         private int bestBins;
         private double bestStock;
@@ -110,7 +116,7 @@ public static class CuttingStock
         public Packing(double[] sizes, double[] stock, int effort)
         {
             (this.sizes, this.stock, this.effort) = (sizes, stock, effort);
-            place = new int[sizes.Length];
+            (place, loads) = (new int[sizes.Length], new double[sizes.Length + 1]);
             restFrom = new double[sizes.Length + 1];
             for (var i = sizes.Length - 1; i >= 0; i--)
             {
@@ -127,10 +133,11 @@ public static class CuttingStock
             (bestBins, bestStock) = (start.Count, start.Sum(b => Least(b.Sum(i => sizes[i]))));
             var least = Math.Max((int)Math.Ceiling((restFrom[0] / Most) - 1e-9), sizes.Count(s => s > (Most / 2) + Slack));
             FewestProven = bestBins == least || Fewer(0, least);
-            nodes = 0;
-            loads.Clear();
+            (nodes, bins, bought) = (0, 0, 0);
+            Array.Clear(loads);
             Proven = FewestProven;
-            Shorter(0, 0);
+            leastBought = bestBins <= MostCounted ? LeastBought(stock, bestBins, restFrom[0]) : restFrom[0];
+            Shorter(0);
         }
 
         /// <summary>True when no way of taking fewer boards is left untried.</summary>
@@ -145,6 +152,11 @@ public static class CuttingStock
 
         private double Least(double load)
         {
+            if (load <= 0)
+            {
+                return 0;
+            }
+
             foreach (var s in stock)
             {
                 if (s + Slack >= load)
@@ -171,79 +183,87 @@ public static class CuttingStock
 
             if (item == sizes.Length)
             {
-                (bestBins, bestPlace) = (loads.Count, [.. place]);
-                bestStock = loads.Sum(Least);
+                (bestBins, bestStock, bestPlace) = (bins, bought, [.. place]);
                 return true;
             }
 
-            var free = (loads.Count * Most) - (restFrom[0] - restFrom[item]);
-            var wanted = loads.Count + (int)Math.Ceiling(Math.Max(0, ((restFrom[item] - free) / Most) - 1e-9));
+            var free = (bins * Most) - (restFrom[0] - restFrom[item]);
+            var wanted = bins + (int)Math.Ceiling(Math.Max(0, ((restFrom[item] - free) / Most) - 1e-9));
             if (wanted >= bestBins)
             {
                 return true;
             }
 
-            var ended = true;
-            for (var b = 0; b < loads.Count && ended; b++)
+            for (var b = From(item); b < Math.Min(bins + 1, bestBins - 1); b++)
             {
-                if (loads[b] + sizes[item] <= Most + Slack && !SameBefore(b))
+                if (loads[b] + sizes[item] <= Most + Slack && !SameBefore(b, item))
                 {
-                    ended = Placed(item, b, () => Fewer(item + 1, goal));
+                    var (ownBins, ownBought, load) = Put(item, b);
+                    var ended = Fewer(item + 1, goal);
+                    (bins, bought, loads[b]) = (ownBins, ownBought, load);
+                    if (!ended)
+                    {
+                        return false;
+                    }
                 }
             }
 
-            if (ended && loads.Count + 1 < bestBins)
-            {
-                loads.Add(0);
-                ended = Placed(item, loads.Count - 1, () => Fewer(item + 1, goal));
-                loads.RemoveAt(loads.Count - 1);
-            }
-
-            return ended;
+            return true;
         }
 
         // As many boards as found, of less length in all.
-        private bool Shorter(int item, double bought)
+        private bool Shorter(int item)
         {
             if (++nodes > effort)
             {
                 return false;
             }
 
-            var sum = loads.Sum(Least);
-            if (Math.Max(sum, restFrom[0]) >= bestStock - Slack)
+            if (Math.Max(bought, leastBought) >= bestStock - Slack)
             {
                 return true;
             }
 
             if (item == sizes.Length)
             {
-                (bestPlace, bestStock, bestBins) = ([.. place], sum, loads.Count);
+                (bestPlace, bestStock, bestBins) = ([.. place], bought, bins);
                 return true;
             }
 
-            var ended = true;
-            for (var b = 0; b < loads.Count && ended; b++)
+            for (var b = From(item); b < Math.Min(bins + 1, bestBins); b++)
             {
-                if (loads[b] + sizes[item] <= Most + Slack && !SameBefore(b))
+                if (loads[b] + sizes[item] <= Most + Slack && !SameBefore(b, item))
                 {
-                    ended = Placed(item, b, () => Shorter(item + 1, bought));
+                    var (ownBins, ownBought, load) = Put(item, b);
+                    var ended = Shorter(item + 1);
+                    (bins, bought, loads[b]) = (ownBins, ownBought, load);
+                    if (!ended)
+                    {
+                        return false;
+                    }
                 }
             }
 
-            if (ended && loads.Count < bestBins)
-            {
-                loads.Add(0);
-                ended = Placed(item, loads.Count - 1, () => Shorter(item + 1, bought));
-                loads.RemoveAt(loads.Count - 1);
-            }
-
-            return ended;
+            return true;
         }
 
-        private bool SameBefore(int bin)
+        // Cuts of one size are alike: each goes no earlier than the one before it.
+        private int From(int item) => item > 0 && Math.Abs(sizes[item] - sizes[item - 1]) < Slack ? place[item - 1] : 0;
+
+        private (int Bins, double Bought, double Load) Put(int item, int bin)
         {
-            for (var b = 0; b < bin; b++)
+            var before = (bins, bought, loads[bin]);
+            bought += Least(loads[bin] + sizes[item]) - (bin < bins ? Least(loads[bin]) : 0);
+            bins = Math.Max(bins, bin + 1);
+            loads[bin] += sizes[item];
+            place[item] = bin;
+            return before;
+        }
+
+        // Boards filled alike are alike; of those only the first is tried. (Alike cuts may need a later one.)
+        private bool SameBefore(int bin, int item)
+        {
+            for (var b = From(item); b < bin; b++)
             {
                 if (Math.Abs(loads[b] - loads[bin]) < Slack)
                 {
@@ -254,13 +274,27 @@ public static class CuttingStock
             return false;
         }
 
-        private bool Placed(int item, int bin, Func<bool> then)
+        // The least that so many boards can cost and still hold all: every count of each length, the rest the longest.
+        private static double LeastBought(double[] stock, int boards, double total)
         {
-            loads[bin] += sizes[item];
-            place[item] = bin;
-            var ended = then();
-            loads[bin] -= sizes[item];
-            return ended;
+            var best = double.PositiveInfinity;
+            void Try(int size, int left, double sum)
+            {
+                if (size == 0 || left == 0)
+                {
+                    var whole = sum + (left * stock[0]);
+                    best = whole + Slack >= total ? Math.Min(best, whole) : best;
+                    return;
+                }
+
+                for (var n = 0; n <= left; n++)
+                {
+                    Try(size - 1, left - n, sum + (n * stock[size]));
+                }
+            }
+
+            Try(stock.Length - 1, boards, 0);
+            return best;
         }
     }
 }

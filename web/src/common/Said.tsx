@@ -1,9 +1,11 @@
 import { TextInput } from '@mantine/core';
+import { memo } from 'react';
 import type { ReadingReport } from '../api/client';
 import { findingsAt, readingAt, useJobContext } from '../job/JobContext';
 import type { Pointer } from '../job/pointer';
 import type { Formats } from './format';
 import { sameSize } from './sameSize';
+import { useStable } from './useStable';
 import { fields, findings as findingWords } from './words';
 import classes from './Said.module.css';
 
@@ -35,6 +37,36 @@ interface SaidProps {
   ifEmpty?: string | undefined;
 }
 
+interface InputProps extends Pick<SaidProps, 'value' | 'label'> {
+  compact: boolean;
+  echo: string;
+  error: string | undefined;
+  at: Pointer;
+  onType: (text: string) => void;
+}
+
+const Input = memo(function Input({ at, value, label, compact, echo, error, onType }: InputProps) {
+  return (
+    <TextInput
+      className={compact ? classes.compact : classes.field}
+      classNames={{ input: classes.input ?? '', section: classes.echo ?? '' }}
+      size={compact ? 'xs' : 'sm'}
+      {...(compact ? { 'aria-label': label } : { label })}
+      value={value}
+      onChange={(e) => {
+        onType(e.currentTarget.value);
+      }}
+      inputMode="text"
+      autoComplete="off"
+      spellCheck={false}
+      error={error}
+      rightSection={<span data-testid={`echo${at}`}>{echo}</span>}
+      rightSectionWidth={echo === '' ? 8 : 'auto'}
+      rightSectionPointerEvents="none"
+    />
+  );
+});
+
 /** A size as people say it. It shows back how it was understood, and what is wrong with it. */
 export function Said({ at, value, label, compact = false, small = false, ifEmpty }: SaidProps) {
   const { report, set, format } = useJobContext();
@@ -46,23 +78,18 @@ export function Said({ at, value, label, compact = false, small = false, ifEmpty
       : reading && !wrong
         ? saidBack(value, understood(reading, format, small))
         : '';
+  const type = useStable((text: string) => {
+    set(at, text);
+  });
   return (
-    <TextInput
-      className={compact ? classes.compact : classes.field}
-      classNames={{ input: classes.input ?? '', section: classes.echo ?? '' }}
-      size={compact ? 'xs' : 'sm'}
-      {...(compact ? { 'aria-label': label } : { label })}
+    <Input
+      at={at}
       value={value}
-      onChange={(e) => {
-        set(at, e.currentTarget.value);
-      }}
-      inputMode="text"
-      autoComplete="off"
-      spellCheck={false}
+      label={label}
+      compact={compact}
+      echo={echo}
       error={wrong ? findingWords[wrong.code](wrong.facts, wrong.texts, format) : undefined}
-      rightSection={<span data-testid={`echo${at}`}>{echo}</span>}
-      rightSectionWidth={echo === '' ? 8 : 'auto'}
-      rightSectionPointerEvents="none"
+      onType={type}
     />
   );
 }

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { ElementBuildReport, ElementReport } from '../api/client';
 import { grade, type Formats } from '../common/format';
 import { castParts, section as words } from '../common/words';
@@ -23,7 +24,7 @@ const DRAIN_AT = 0.66;
 const DRAIN_SUNK_M = 0.025;
 
 /** A cut through the element, to scale: concrete, base, steel at its height, board and fall. */
-export function SectionDrawing({ element, built, format }: SectionDrawingProps) {
+export const SectionDrawing = memo(function SectionDrawing({ element, built, format }: SectionDrawingProps) {
   const { ref, width, height, ready } = useSize();
   const drain = element.fall?.drainMm ?? null;
   const points = element.section.pieces.flatMap((p) => p.points);
@@ -163,4 +164,4 @@ export function SectionDrawing({ element, built, format }: SectionDrawingProps) 
       )}
     </div>
   );
-}
+});

@@ -12,7 +12,7 @@ import classes from './JobPage.module.css';
 import { setAt } from './pointer';
 import type { SaveState } from './saver';
 import { useJob } from './useJob';
-import { usePlan } from './usePlan';
+import { usePlan, usePlanAhead } from './usePlan';
 
 const views: Record<StepName, React.LazyExoticComponent<() => React.ReactNode>> = {
   shape: lazy(() => import('../steps/shape/ShapeStep').then((m) => ({ default: m.ShapeStep }))),
@@ -80,7 +80,7 @@ function download(document: JobDocument) {
 }
 
 function OpenJob({ job, step }: { job: Job; step: StepName }) {
-  const edited = useJob(job);
+  const edited = useJob(job, usePlanAhead());
   const { document, edit, set } = edited;
   const { report, sections, failed } = usePlan(document);
   const [chosen, choose] = useState(0);

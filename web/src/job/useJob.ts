@@ -52,8 +52,11 @@ function resume(job: Job) {
   return { saver, document: draft.document };
 }
 
-/** A job being edited: every change is kept on this device at once, and by the program a moment later. */
-export function useJob(job: Job) {
+/**
+ * A job being edited: every change is kept on this device at once, and by the program a moment later.
+ * @param ahead Told of each change before the page is drawn with it.
+ */
+export function useJob(job: Job, ahead: (changed: JobDocument) => void) {
   const [{ saver, document }] = useState(() => resume(job));
   const [history, dispatch] = useReducer(historyReducer, document, opened);
   const save = useSyncExternalStore(saver.subscribe, saver.current);
@@ -74,9 +77,13 @@ export function useJob(job: Job) {
     };
   }, [saver]);
 
-  const edit = useCallback((field: Pointer, changed: JobDocument) => {
-    dispatch({ kind: 'edit', field, job: changed, at: Date.now() });
-  }, []);
+  const edit = useCallback(
+    (field: Pointer, changed: JobDocument) => {
+      ahead(changed);
+      dispatch({ kind: 'edit', field, job: changed, at: Date.now() });
+    },
+    [ahead],
+  );
   const takeTheirs = useCallback(async () => {
     const { data } = await http.GET('/api/jobs/{id}', { params: { path: { id: job.id } } });
     if (!data) return;

@@ -1,5 +1,5 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useState } from 'react';
 import { http, type JobDocument, type PlanReport } from '../api/client';
 
 async function plan(document: JobDocument, signal: AbortSignal): Promise<PlanReport> {
@@ -37,6 +37,25 @@ const overlay = (before: Sections, now: Sections): Sections => ({
 });
 
 const RETRY_MS = 2500;
+const STALE_MS = 60_000;
+
+/** Asks for the plan of a change at once, while the page is still being drawn with it. */
+export function usePlanAhead(): (document: JobDocument) => void {
+  const client = useQueryClient();
+  return useCallback(
+    (document) => {
+      void client
+        .query({
+          queryKey: ['plan', document],
+          queryFn: ({ signal }) => plan(document, signal),
+          staleTime: STALE_MS,
+          gcTime: 10_000,
+        })
+        .catch(() => undefined); // the page's own asking tells what is wrong
+    },
+    [client],
+  );
+}
 
 /** Plans the job anew with each change. While a field is half typed, what stood before stays, so that nothing jumps. */
 export function usePlan(document: JobDocument) {
@@ -44,7 +63,7 @@ export function usePlan(document: JobDocument) {
     queryKey: ['plan', document],
     queryFn: ({ signal }) => plan(document, signal),
     placeholderData: keepPreviousData,
-    staleTime: 60_000,
+    staleTime: STALE_MS,
     gcTime: 10_000,
     retry: 2,
     refetchInterval: (q) => (q.state.status === 'error' ? RETRY_MS : false), // until the program answers again

@@ -5,6 +5,7 @@ import { ElementPick } from '../../common/ElementPick';
 import { grade, number, type Formats } from '../../common/format';
 import { Notes } from '../../common/Notes';
 import { Pick } from '../../common/Pick';
+import { useStable } from '../../common/useStable';
 import { StepLayout, type Figure } from '../../common/StepLayout';
 import {
   beds,
@@ -211,19 +212,19 @@ export function ShapeStep() {
   const built = sections.build?.elements.find((e) => e.index === at);
   const path = `/elements/${String(at)}`;
   const edges = element && 'edges' in element ? element.edges : null;
-  const turnOver = (edge: number) => {
+  const turnOver = useStable((edge: number) => {
     const now = edges?.[edge]?.meets ?? 'form';
     if (edges)
       set(
         `${path}/edges`,
         setEdge(edges, edge, { meets: order[(order.indexOf(now) + 1) % order.length] ?? 'form' }),
       );
-  };
-  const moveJoint = (line: number, atM: number) => {
+  });
+  const moveJoint = useStable((line: number, atM: number) => {
     if (!drawn) return;
     const moved = jointsOf(drawn, format).map((j, i) => (i === line ? { ...j, at: format.typed(atM) } : j));
     set(`${path}/joints`, moved);
-  };
+  });
 
   return (
     <StepLayout

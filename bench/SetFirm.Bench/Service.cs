@@ -18,6 +18,7 @@ internal sealed class Service : IAsyncDisposable
         var start = new ProcessStartInfo("dotnet", [server, "--contentRoot", root, "--urls", Address.ToString()]);
         start.Environment["SetFirm__Database"] = file;
         start.Environment["SetFirm__Demo"] = demo ? "true" : "false";
+        start.Environment["SetFirm__WarmUp"] = "true";
         start.Environment["SetFirm__BurstOfRequests"] = "10000000";
         process = Process.Start(start) ?? throw new InvalidOperationException("the service did not start");
     }

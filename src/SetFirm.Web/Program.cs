@@ -1,3 +1,4 @@
+using System.Net;
 using System.Reflection;
 using System.Threading.RateLimiting;
 using Microsoft.EntityFrameworkCore;
@@ -45,6 +46,12 @@ builder.Services.AddOpenApi("v1", o =>
 builder.Services.AddSingleton<IClock>(SystemClock.Instance);
 builder.Services.AddSingleton<IHourlyForecast>(_ => new SimulatedForecast());
 builder.Services.AddSingleton<JobWeather>();
+if (builder.Configuration.GetValue<bool>(WarmUp.Key) && !writingContract)
+{
+    builder.Services.AddHostedService<WarmUp>();
+}
+
+
 builder.Services.AddDbContext<SetFirmDb>((services, o) => o.UseSqlite(Database.ConnectionString(services.GetRequiredService<IConfiguration>())));
 
 var app = builder.Build();
@@ -64,7 +71,8 @@ app.Use((http, next) =>
     return next(http);
 });
 app.UseRateLimiter();
-app.UseResponseCompression();
+// On the machine itself there is no line to spare.
+app.UseWhen(http => http.Connection.RemoteIpAddress is { } from && !IPAddress.IsLoopback(from), far => far.UseResponseCompression());
 app.UseDefaultFiles();
 app.UseStaticFiles(new StaticFileOptions
 {

@@ -2,7 +2,7 @@ import '@fontsource-variable/archivo';
 import '@mantine/core/styles.css';
 import './app.css';
 import { MantineProvider } from '@mantine/core';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryClient, QueryClientProvider, notifyManager } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider, createBrowserRouter } from 'react-router';
@@ -15,6 +15,9 @@ const router = createBrowserRouter([
   { path: '/jobs/:id/:step?', element: <JobPage /> },
   { path: '*', element: <YardPage /> },
 ]);
+
+// An answer is drawn in the same turn in which it came, not after a timer.
+notifyManager.setScheduler(queueMicrotask);
 
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');

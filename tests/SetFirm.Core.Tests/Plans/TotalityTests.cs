@@ -125,7 +125,7 @@ public sealed class TotalityTests
         JsonNode? then = now switch
         {
             JsonArray list when what % 3 == 0 => new JsonArray(),
-            JsonArray list when what % 3 == 1 => new JsonArray([.. Enumerable.Range(0, what % 40).Select(i => list.Count == 0 ? null : list[i % list.Count]!.DeepClone())]),
+            JsonArray list when what % 3 == 1 => new JsonArray([.. Enumerable.Range(0, what % 40).Select(i => list.Count == 0 ? null : list[i % list.Count]?.DeepClone())]),
             JsonArray or JsonObject => now.DeepClone(),
             JsonValue v when v.TryGetValue<string>(out _) => JsonValue.Create(Texts[what % Texts.Length]),
             _ => JsonValue.Create(Numbers[what % Numbers.Length]),

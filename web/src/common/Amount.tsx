@@ -1,9 +1,9 @@
 import { NumberInput } from '@mantine/core';
 import { useState } from 'react';
-import { findingsAt, useJobContext } from '../job/JobContext';
+import { useEditing } from '../job/JobContext';
 import type { Pointer } from '../job/pointer';
+import { useWrong } from '../job/useWrong';
 import type { Scale } from './format';
-import { findings as findingWords } from './words';
 
 interface AmountProps {
   at: Pointer;
@@ -19,10 +19,10 @@ interface AmountProps {
 
 /** A plain number with its own finding beside it. */
 export function Amount({ at, value, label, step = 1, placeholder, optional = false, scale }: AmountProps) {
-  const { report, set, format } = useJobContext();
+  const { set } = useEditing();
+  const wrong = useWrong(at);
   // Cleared on the way to another number: the job keeps the last one until there is a new one.
   const [cleared, setCleared] = useState(false);
-  const wrong = findingsAt(report, at).find((f) => f.severity === 'error');
   return (
     <NumberInput
       size="sm"
@@ -39,7 +39,7 @@ export function Amount({ at, value, label, step = 1, placeholder, optional = fal
       onBlur={() => {
         setCleared(false);
       }}
-      error={wrong ? findingWords[wrong.code](wrong.facts, wrong.texts, format) : undefined}
+      error={wrong}
     />
   );
 }

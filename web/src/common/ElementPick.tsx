@@ -1,10 +1,10 @@
-import { useChosenElement, useJobContext } from '../job/JobContext';
+import { useChosenElement, useDocument } from '../job/JobContext';
 import { Pick } from './Pick';
 import { fields } from './words';
 
 /** Which element of the job is looked at; nothing is drawn where there is one only. */
 export function ElementPick() {
-  const { document } = useJobContext();
+  const document = useDocument();
   const [at, choose] = useChosenElement();
   if (document.elements.length < 2) return null;
   return (

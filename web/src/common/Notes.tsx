@@ -1,7 +1,7 @@
 import { Button } from '@mantine/core';
 import { IconAlertTriangle, IconHandStop, IconInfoCircle, IconX } from '@tabler/icons-react';
 import type { Finding } from '../api/client';
-import { useJobContext } from '../job/JobContext';
+import { useEditing, usePlanned } from '../job/JobContext';
 import { findings as findingWords, remedies as remedyWords, severities } from './words';
 import classes from './Notes.module.css';
 
@@ -14,7 +14,7 @@ const marks: Record<Finding['severity'], typeof IconInfoCircle> = {
 
 /** One finding in words, with its ways out: a tap takes one, undo takes it back. */
 function Note({ finding }: { finding: Finding }) {
-  const { format, take } = useJobContext();
+  const { format, take } = useEditing();
   const Mark = marks[finding.severity];
   return (
     <li className={classes.note} data-severity={finding.severity} data-code={finding.code}>
@@ -54,7 +54,7 @@ interface NotesProps {
 }
 
 export function Notes({ under, only, not = [] }: NotesProps) {
-  const { report } = useJobContext();
+  const { report } = usePlanned();
   const found = report.findings.filter(
     (f) =>
       only.includes(f.severity) &&

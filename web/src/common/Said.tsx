@@ -1,12 +1,11 @@
 import { TextInput } from '@mantine/core';
-import { memo } from 'react';
 import type { ReadingReport } from '../api/client';
-import { findingsAt, readingAt, useJobContext } from '../job/JobContext';
+import { readingAt, useEditing, usePlanned } from '../job/JobContext';
 import type { Pointer } from '../job/pointer';
+import { useWrong } from '../job/useWrong';
 import type { Formats } from './format';
 import { sameSize } from './sameSize';
-import { useStable } from './useStable';
-import { fields, findings as findingWords } from './words';
+import { fields } from './words';
 import classes from './Said.module.css';
 
 function understood(reading: ReadingReport, f: Formats, small: boolean): string {
@@ -37,15 +36,23 @@ interface SaidProps {
   ifEmpty?: string | undefined;
 }
 
-interface InputProps extends Pick<SaidProps, 'value' | 'label'> {
-  compact: boolean;
-  echo: string;
-  error: string | undefined;
-  at: Pointer;
-  onType: (text: string) => void;
+/** What a field shows back of what was typed in it. */
+function useEcho(
+  { at, value, small = false, ifEmpty = '' }: Omit<SaidProps, 'label'>,
+  wrong: boolean,
+): string {
+  const { report } = usePlanned();
+  const { format } = useEditing();
+  if (value.trim() === '') return ifEmpty;
+  const reading = readingAt(report, at);
+  return reading && !wrong ? saidBack(value, understood(reading, format, small)) : '';
 }
 
-const Input = memo(function Input({ at, value, label, compact, echo, error, onType }: InputProps) {
+/** A size as people say it. It shows back how it was understood, and what is wrong with it. */
+export function Said({ at, value, label, compact = false, small = false, ifEmpty }: SaidProps) {
+  const { set } = useEditing();
+  const wrong = useWrong(at);
+  const echo = useEcho({ at, value, small, ifEmpty }, wrong !== undefined);
   return (
     <TextInput
       className={compact ? classes.compact : classes.field}
@@ -54,42 +61,15 @@ const Input = memo(function Input({ at, value, label, compact, echo, error, onTy
       {...(compact ? { 'aria-label': label } : { label })}
       value={value}
       onChange={(e) => {
-        onType(e.currentTarget.value);
+        set(at, e.currentTarget.value);
       }}
       inputMode="text"
       autoComplete="off"
       spellCheck={false}
-      error={error}
+      error={wrong}
       rightSection={<span data-testid={`echo${at}`}>{echo}</span>}
       rightSectionWidth={echo === '' ? 8 : 'auto'}
       rightSectionPointerEvents="none"
-    />
-  );
-});
-
-/** A size as people say it. It shows back how it was understood, and what is wrong with it. */
-export function Said({ at, value, label, compact = false, small = false, ifEmpty }: SaidProps) {
-  const { report, set, format } = useJobContext();
-  const reading = readingAt(report, at);
-  const wrong = findingsAt(report, at).find((f) => f.severity === 'error');
-  const echo =
-    value.trim() === ''
-      ? (ifEmpty ?? '')
-      : reading && !wrong
-        ? saidBack(value, understood(reading, format, small))
-        : '';
-  const type = useStable((text: string) => {
-    set(at, text);
-  });
-  return (
-    <Input
-      at={at}
-      value={value}
-      label={label}
-      compact={compact}
-      echo={echo}
-      error={wrong ? findingWords[wrong.code](wrong.facts, wrong.texts, format) : undefined}
-      onType={type}
     />
   );
 }

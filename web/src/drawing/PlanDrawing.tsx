@@ -1,4 +1,3 @@
-import { memo } from 'react';
 import type { ElementReport } from '../api/client';
 import type { Formats } from '../common/format';
 import { shape as words } from '../common/words';
@@ -96,7 +95,7 @@ function Stretches({ element, at, format }: { element: ElementReport; at: Fit; f
 }
 
 /** The plan to scale: outline, what each edge meets, openings, joints, fall. An edge is a button, a joint can be dragged. */
-export const PlanDrawing = memo(function PlanDrawing({ element, format, onEdge, onJoint }: PlanDrawingProps) {
+export function PlanDrawing({ element, format, onEdge, onJoint }: PlanDrawingProps) {
   const { ref, width, height, ready } = useSize();
   const margin = width < NARROW ? NARROW_MARGIN : MARGIN;
   const at = fit(reaches(element.corners, element.edges), width, height - BAR_ROOM, margin);
@@ -140,4 +139,4 @@ export const PlanDrawing = memo(function PlanDrawing({ element, format, onEdge, 
       )}
     </div>
   );
-});
+}

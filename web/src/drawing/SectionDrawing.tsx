@@ -1,4 +1,3 @@
-import { memo } from 'react';
 import type { ElementBuildReport, ElementReport } from '../api/client';
 import { grade, type Formats } from '../common/format';
 import { castParts, section as words } from '../common/words';
@@ -24,7 +23,7 @@ const DRAIN_AT = 0.66;
 const DRAIN_SUNK_M = 0.025;
 
 /** A cut through the element, to scale: concrete, base, steel at its height, board and fall. */
-export const SectionDrawing = memo(function SectionDrawing({ element, built, format }: SectionDrawingProps) {
+export function SectionDrawing({ element, built, format }: SectionDrawingProps) {
   const { ref, width, height, ready } = useSize();
   const drain = element.fall?.drainMm ?? null;
   const points = element.section.pieces.flatMap((p) => p.points);
@@ -164,4 +163,4 @@ export const SectionDrawing = memo(function SectionDrawing({ element, built, for
       )}
     </div>
   );
-});
+}

@@ -1,36 +1,51 @@
-import { createContext, useContext } from 'react';
+import { createContext, useContext, type Context } from 'react';
 import type { Explanation, Finding, JobDocument, PlanReport, ReadingReport, Remedy } from '../api/client';
 import type { Formats } from '../common/format';
 import type { Pointer } from './pointer';
+import type { Edit } from './useJob';
 import type { Sections } from './usePlan';
 
-/** What a step has to work with. */
-export interface JobContextValue {
-  document: JobDocument;
-  report: PlanReport;
-  /** The report's parts; where one cannot be planned just now, the last that could. */
-  sections: Sections;
-  format: Formats;
+/** How a step changes the job and says what it sees: the same for as long as the job is open. */
+export interface Editing {
   set: (field: Pointer, value: unknown) => void;
-  edit: (field: Pointer, job: JobDocument) => void;
+  edit: Edit;
   take: (remedy: Remedy) => void;
+  format: Formats;
   /** Which element is looked at, in every step. */
   chosen: number;
   choose: (element: number) => void;
 }
 
-export const JobContext = createContext<JobContextValue | null>(null);
+/** What was worked out last. */
+export interface Planned {
+  report: PlanReport;
+  /** The report's parts; where one cannot be planned just now, the last that could. */
+  sections: Sections;
+}
 
-export function useJobContext(): JobContextValue {
-  const value = useContext(JobContext);
+// Three, so that a key pressed redraws what shows the job, and an answer what shows the plan.
+export const EditingContext = createContext<Editing | null>(null);
+export const PlannedContext = createContext<Planned | null>(null);
+export const DocumentContext = createContext<JobDocument | null>(null);
+
+function useInJob<T>(context: Context<T | null>): T {
+  const value = useContext(context);
   if (value === null) throw new Error('a step stands outside its job');
   return value;
 }
 
+export const useEditing = (): Editing => useInJob(EditingContext);
+
+export const usePlanned = (): Planned => useInJob(PlannedContext);
+
+/** The job as it is typed. */
+export const useDocument = (): JobDocument => useInJob(DocumentContext);
+
 /** The element that is looked at, and how another is chosen. */
 export function useChosenElement(): [number, (element: number) => void] {
-  const { document, chosen, choose } = useJobContext();
-  return [Math.max(0, Math.min(chosen, document.elements.length - 1)), choose];
+  const { elements } = useDocument();
+  const { chosen, choose } = useEditing();
+  return [Math.max(0, Math.min(chosen, elements.length - 1)), choose];
 }
 
 export const findingsAt = (report: PlanReport, pointer: Pointer): Finding[] =>

@@ -1,16 +1,16 @@
 import { ActionIcon, Button, Loader, Text } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp, IconArrowForwardUp, IconDownload } from '@tabler/icons-react';
-import { Suspense, lazy, useCallback, useMemo, useState } from 'react';
+import { Suspense, lazy, useCallback, useMemo, useState, useSyncExternalStore } from 'react';
 import { NavLink, Navigate, useNavigate, useParams } from 'react-router';
 import { api, type Job, type JobDocument, type PlanReport, type Remedy, type StepName } from '../api/client';
 import { AppFrame } from '../app/AppFrame';
 import { formatsFor } from '../common/format';
 import { app, save as saveWords, steps, stepStates } from '../common/words';
-import { JobContext, type JobContextValue } from './JobContext';
+import { DocumentContext, EditingContext, PlannedContext } from './JobContext';
 import classes from './JobPage.module.css';
 import { setAt } from './pointer';
-import type { SaveState } from './saver';
+import type { Saver } from './saver';
 import { useJob } from './useJob';
 import { usePlan, usePlanAhead } from './usePlan';
 
@@ -61,12 +61,37 @@ function Rail({ id, report }: { id: string; report: PlanReport | undefined }) {
   );
 }
 
-function SaveBadge({ state }: { state: SaveState }) {
+const useSaveState = (saver: Saver) => useSyncExternalStore(saver.subscribe, saver.current);
+
+function SaveBadge({ saver }: { saver: Saver }) {
+  const state = useSaveState(saver);
   const text = state.kind === 'refused' ? `${saveWords.refused} ${state.why}` : saveWords[state.kind];
   return (
     <span className={classes.save} role="status" data-testid="save" data-state={state.kind}>
       {text}
     </span>
+  );
+}
+
+/** Two have changed the job: one's own change or the other's is chosen. */
+function Conflict({ saver, onTheirs }: { saver: Saver; onTheirs: () => void }) {
+  const state = useSaveState(saver);
+  if (state.kind !== 'conflict') return null;
+  return (
+    <div className={classes.conflict} role="alert">
+      {saveWords.conflictLong}
+      <Button
+        size="compact-sm"
+        onClick={() => {
+          saver.keepMine();
+        }}
+      >
+        {saveWords.keepMine}
+      </Button>
+      <Button size="compact-sm" variant="default" onClick={onTheirs}>
+        {saveWords.takeTheirs}
+      </Button>
+    </div>
   );
 }
 
@@ -79,16 +104,30 @@ function download(document: JobDocument) {
   URL.revokeObjectURL(link.href);
 }
 
+interface HeadButtonProps {
+  label: string;
+  icon: typeof IconDownload;
+  onClick: () => void;
+  disabled?: boolean;
+}
+
+function HeadButton({ label, icon: Icon, onClick, disabled = false }: HeadButtonProps) {
+  return (
+    <ActionIcon variant="subtle" color="gray.2" aria-label={label} disabled={disabled} onClick={onClick}>
+      <Icon size={19} aria-hidden />
+    </ActionIcon>
+  );
+}
+
 function OpenJob({ job, step }: { job: Job; step: StepName }) {
   const edited = useJob(job, usePlanAhead());
   const { document, edit, set } = edited;
   const { report, sections, failed } = usePlan(document);
   const [chosen, choose] = useState(0);
   const navigate = useNavigate();
-  const us = document.units === 'us';
-  const swap = () => {
-    if (report) edit('/units', swapUnits(document, report));
-  };
+  const swap = useCallback(() => {
+    if (report) edit('/units', (job) => swapUnits(job, report));
+  }, [edit, report]);
   const go = (i: number) => () => void navigate(`/jobs/${job.id}/${order[i] ?? step}`);
   useHotkeys([
     ...order.map((_, i) => [String(i + 1), go(i)] as [string, () => void]),
@@ -105,17 +144,20 @@ function OpenJob({ job, step }: { job: Job; step: StepName }) {
   );
   const take = useCallback(
     (remedy: Remedy) => {
-      edit(`remedy:${remedy.code}`, takeRemedy(document, remedy));
+      edit(null, (job) => takeRemedy(job, remedy));
     },
-    [document, edit],
+    [edit],
   );
   const format = useMemo(
     () => formatsFor(document.units, document.timeZone),
     [document.units, document.timeZone],
   );
   const View = views[step];
-  const context: JobContextValue | null =
-    report && sections ? { document, report, sections, format, set, edit, take, chosen, choose } : null;
+  const editing = useMemo(
+    () => ({ set, edit, take, format, chosen, choose }),
+    [set, edit, take, format, chosen],
+  );
+  const planned = useMemo(() => (report && sections ? { report, sections } : null), [report, sections]);
 
   return (
     <AppFrame
@@ -133,70 +175,55 @@ function OpenJob({ job, step }: { job: Job; step: StepName }) {
       }
       tools={
         <>
-          <SaveBadge state={edited.save} />
-          <ActionIcon
-            variant="subtle"
-            color="gray.2"
-            aria-label={saveWords.undo}
-            disabled={!edited.canUndo}
+          <SaveBadge saver={edited.saver} />
+          <HeadButton
+            label={saveWords.undo}
+            icon={IconArrowBackUp}
             onClick={edited.undo}
-          >
-            <IconArrowBackUp size={19} aria-hidden />
-          </ActionIcon>
-          <ActionIcon
-            variant="subtle"
-            color="gray.2"
-            aria-label={saveWords.redo}
-            disabled={!edited.canRedo}
+            disabled={!edited.canUndo}
+          />
+          <HeadButton
+            label={saveWords.redo}
+            icon={IconArrowForwardUp}
             onClick={edited.redo}
-          >
-            <IconArrowForwardUp size={19} aria-hidden />
-          </ActionIcon>
+            disabled={!edited.canRedo}
+          />
           <Button
             size="compact-sm"
             variant="outline"
             color="gray.2"
-            aria-label={saveWords.unitsSwap(us)}
+            aria-label={saveWords.unitsSwap(document.units === 'us')}
             onClick={swap}
           >
-            {saveWords.units(us)}
+            {saveWords.units(document.units === 'us')}
           </Button>
-          <ActionIcon
-            variant="subtle"
-            color="gray.2"
-            aria-label={saveWords.download}
+          <HeadButton
+            label={saveWords.download}
+            icon={IconDownload}
             onClick={() => {
-              download(document);
+              download(edited.read());
             }}
-          >
-            <IconDownload size={18} aria-hidden />
-          </ActionIcon>
+          />
         </>
       }
       rail={<Rail id={job.id} report={report} />}
     >
-      {edited.save.kind === 'conflict' && (
-        <div className={classes.conflict} role="alert">
-          {saveWords.conflictLong}
-          <Button size="compact-sm" onClick={edited.keepMine}>
-            {saveWords.keepMine}
-          </Button>
-          <Button size="compact-sm" variant="default" onClick={() => void edited.takeTheirs()}>
-            {saveWords.takeTheirs}
-          </Button>
-        </div>
-      )}
+      <Conflict saver={edited.saver} onTheirs={() => void edited.takeTheirs()} />
       {failed && (
         <div className={classes.conflict} role="alert">
           {app.noServer}
         </div>
       )}
-      {context ? (
-        <JobContext.Provider value={context}>
-          <Suspense fallback={<Loader m="lg" aria-label={app.loading} />}>
-            <View />
-          </Suspense>
-        </JobContext.Provider>
+      {planned ? (
+        <EditingContext value={editing}>
+          <DocumentContext value={document}>
+            <PlannedContext value={planned}>
+              <Suspense fallback={<Loader m="lg" aria-label={app.loading} />}>
+                <View />
+              </Suspense>
+            </PlannedContext>
+          </DocumentContext>
+        </EditingContext>
       ) : (
         !failed && <Loader m="lg" aria-label={app.loading} />
       )}

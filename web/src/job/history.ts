@@ -6,11 +6,11 @@ export interface History {
   now: JobDocument;
   future: JobDocument[];
   /** Field last edited, and when (ms): typing on in it is one change, not one per key. */
-  lastEdit: { field: string; at: number } | null;
+  lastEdit: { field: string | null; at: number } | null;
 }
 
 export type HistoryAction =
-  | { kind: 'edit'; field: string; job: JobDocument; at: number }
+  | { kind: 'edit'; field: string | null; job: JobDocument; at: number }
   | { kind: 'undo' }
   | { kind: 'redo' }
   | { kind: 'open'; job: JobDocument };
@@ -26,6 +26,7 @@ export function historyReducer(state: History, action: HistoryAction): History {
       return opened(action.job);
     case 'edit': {
       const typing =
+        action.field !== null &&
         state.lastEdit?.field === action.field &&
         action.at - state.lastEdit.at < TYPING_PAUSE_MS &&
         state.future.length === 0;

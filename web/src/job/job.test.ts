@@ -2,7 +2,7 @@ import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import type { JobDocument } from '../api/client';
 import type { Draft } from './draft';
 import { historyReducer, opened } from './history';
-import { setAt } from './pointer';
+import { cutAt, setAt } from './pointer';
 import { Saver, type Sent } from './saver';
 
 vi.stubGlobal('window', { location: { origin: 'http://127.0.0.1' } });
@@ -27,8 +27,31 @@ describe('pointers', () => {
   });
 });
 
+describe('taking out a row', () => {
+  test('the row goes, the others stay the same objects', () => {
+    const before = job('a');
+    const after = cutAt(before, '/elements/0/path', 0);
+    expect(pathOf(after)).toEqual([{ length: '2 m' }]);
+    expect(pathOf(after)[0]).toBe(pathOf(before)[1]);
+    expect(pathOf(before)).toHaveLength(2);
+  });
+
+  test('a row that is not there, or a list that is none, changes nothing', () => {
+    const before = job('a');
+    expect(cutAt(before, '/elements/0/path', 2)).toBe(before);
+    expect(cutAt(before, '/elements/4/path', 0)).toBe(before);
+    expect(cutAt(before, '/name', 0)).toBe(before);
+  });
+
+  test('setting a row back where it was undoes it', () => {
+    const before = job('a');
+    const after = cutAt(before, '/elements/0/path', 1);
+    expect(setAt(after, '/elements/0/path/1', { length: '2 m' })).toEqual(before);
+  });
+});
+
 describe('undo and redo', () => {
-  const edit = (at: number, field: string, name: string) => ({
+  const edit = (at: number, field: string | null, name: string) => ({
     kind: 'edit' as const,
     field,
     job: job(name),
@@ -42,6 +65,15 @@ describe('undo and redo', () => {
     h = historyReducer(h, edit(4000, '/name', 'Pat'));
     h = historyReducer(h, edit(4100, '/units', 'Path'));
     expect(h.past.map((p) => p.name)).toEqual(['', 'Pa', 'Pat']);
+  });
+
+  test('changes without a field are each a step, however fast they come', () => {
+    let h = opened(job('one'));
+    h = historyReducer(h, edit(0, null, 'two'));
+    h = historyReducer(h, edit(1, null, 'three'));
+    expect(h.past.map((p) => p.name)).toEqual(['one', 'two']);
+    h = historyReducer(h, { kind: 'undo' });
+    expect(h.now.name).toBe('two');
   });
 
   test('undo goes back, redo forward, and a new edit forgets what was undone', () => {

@@ -26,3 +26,12 @@ function setIn(at: Json, path: string[], value: Json): Json {
 /** The same job with one value changed; what is not on the way to it is shared. */
 export const setAt = (job: JobDocument, pointer: Pointer, value: unknown): JobDocument =>
   setIn(job, parts(pointer), value as Json) as unknown as JobDocument;
+
+const valueAt = (job: JobDocument, pointer: Pointer): unknown =>
+  parts(pointer).reduce<unknown>((at, key) => (at as Record<string, unknown> | null | undefined)?.[key], job);
+
+/** The same job with one row of a list taken out. */
+export function cutAt(job: JobDocument, list: Pointer, row: number): JobDocument {
+  const rows = valueAt(job, list);
+  return Array.isArray(rows) && row < rows.length ? setAt(job, list, rows.toSpliced(row, 1)) : job;
+}

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useReducer, useState, useSyncExternalStore } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useReducer, useRef, useState } from 'react';
 import { http, type Job, type JobDocument } from '../api/client';
 import { dropDraft, keepDraft, readDraft } from './draft';
 import { historyReducer, opened } from './history';
@@ -31,6 +31,9 @@ async function send(id: string, version: number, document: JobDocument): Promise
   }
 }
 
+/** Changes the job. Typing on in one field is one step of undo; a change with no field is a step by itself. */
+export type Edit = (field: Pointer | null, change: JobDocument | ((job: JobDocument) => JobDocument)) => void;
+
 /** A job as it was left: the program's copy, or a draft on this device that the program has not had yet. */
 function resume(job: Job) {
   const draft = readDraft(job.id);
@@ -59,7 +62,6 @@ function resume(job: Job) {
 export function useJob(job: Job, ahead: (changed: JobDocument) => void) {
   const [{ saver, document }] = useState(() => resume(job));
   const [history, dispatch] = useReducer(historyReducer, document, opened);
-  const save = useSyncExternalStore(saver.subscribe, saver.current);
   const now = history.now;
 
   useEffect(() => {
@@ -77,12 +79,25 @@ export function useJob(job: Job, ahead: (changed: JobDocument) => void) {
     };
   }, [saver]);
 
-  const edit = useCallback(
-    (field: Pointer, changed: JobDocument) => {
+  // What the next edit starts from: two in one event build on each other.
+  const latest = useRef(now);
+  useLayoutEffect(() => {
+    latest.current = now;
+  }, [now]);
+  const edit = useCallback<Edit>(
+    (field, change) => {
+      const changed = typeof change === 'function' ? change(latest.current) : change;
+      latest.current = changed;
       ahead(changed);
       dispatch({ kind: 'edit', field, job: changed, at: Date.now() });
     },
     [ahead],
+  );
+  const set = useCallback(
+    (field: Pointer, value: unknown) => {
+      edit(field, (job) => setAt(job, field, value));
+    },
+    [edit],
   );
   const takeTheirs = useCallback(async () => {
     const { data } = await http.GET('/api/jobs/{id}', { params: { path: { id: job.id } } });
@@ -93,21 +108,18 @@ export function useJob(job: Job, ahead: (changed: JobDocument) => void) {
 
   return {
     document: now,
-    save,
+    /** The document as it stands at the moment of asking. */
+    read: useCallback(() => latest.current, []),
+    saver,
     canUndo: history.past.length > 0,
     canRedo: history.future.length > 0,
     edit,
-    set: (field: Pointer, value: unknown) => {
-      edit(field, setAt(now, field, value));
-    },
+    set,
     undo: () => {
       dispatch({ kind: 'undo' });
     },
     redo: () => {
       dispatch({ kind: 'redo' });
-    },
-    keepMine: () => {
-      saver.keepMine();
     },
     takeTheirs,
   };

@@ -57,12 +57,16 @@ export function usePlanAhead(): (document: JobDocument) => void {
   );
 }
 
+// What is the same in two plans is the same object: what draws it has nothing to do.
+const shared = (report: PlanReport) => report;
+
 /** Plans the job anew with each change. While a field is half typed, what stood before stays, so that nothing jumps. */
 export function usePlan(document: JobDocument) {
   const query = useQuery({
     queryKey: ['plan', document],
     queryFn: ({ signal }) => plan(document, signal),
     placeholderData: keepPreviousData,
+    select: shared,
     staleTime: STALE_MS,
     gcTime: 10_000,
     retry: 2,

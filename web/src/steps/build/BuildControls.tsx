@@ -4,13 +4,15 @@ import { boardName } from '../../common/boardName';
 import { Pick } from '../../common/Pick';
 import { Said } from '../../common/Said';
 import { build as words, cornerSchemes, frosts, schools, soils } from '../../common/words';
-import { useJobContext } from '../../job/JobContext';
+import { useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import classes from './BuildStep.module.css';
 
 const PLY_MM = [6, 9, 12, 15, 18];
 
 function GroundFields() {
-  const { document, sections, format, set } = useJobContext();
+  const document = useDocument();
+  const { sections } = usePlanned();
+  const { format, set } = useEditing();
   const { build } = document;
   const dig = sections.build?.dig;
   return (
@@ -58,7 +60,8 @@ function GroundFields() {
 }
 
 function FormFields({ path, element }: { path: string; element: ElementBuildReport }) {
-  const { document, set } = useJobContext();
+  const document = useDocument();
+  const { set } = useEditing();
   const boards = api.useQuery('get', '/api/lumber', {}, { staleTime: Infinity });
   const said = document.elements[element.index]?.forms ?? null;
   const { forms, mould } = element;
@@ -133,7 +136,8 @@ function FormFields({ path, element }: { path: string; element: ElementBuildRepo
 }
 
 function SteelFields({ path, element }: { path: string; element: ElementBuildReport }) {
-  const { document, set, format } = useJobContext();
+  const document = useDocument();
+  const { set, format } = useEditing();
   const bars = api.useQuery('get', '/api/bars', {}, { staleTime: Infinity });
   const said = document.elements[element.index]?.steel ?? null;
   const { steel } = element;

@@ -2,7 +2,7 @@ import type { BuildReport, CutListReport, ElementBuildReport } from '../../api/c
 import { boardName } from '../../common/boardName';
 import { number, type Formats } from '../../common/format';
 import { build as words, joints, mouldParts, strips, verdicts } from '../../common/words';
-import { useJobContext } from '../../job/JobContext';
+import { useEditing } from '../../job/JobContext';
 import classes from './BuildStep.module.css';
 
 function Rows({ title, rows, note }: { title: string; rows: [string, string][]; note?: string | undefined }) {
@@ -75,7 +75,7 @@ function extras(element: ElementBuildReport, f: Formats): [string, string][] {
 
 /** What is written on a piece of wood and taken along: heights, diagonals, cuts, parts, days. */
 export function BuildLists({ build, element }: { build: BuildReport; element: ElementBuildReport }) {
-  const { format: f } = useJobContext();
+  const { format: f } = useEditing();
   const { mould, forms } = element;
   return (
     <div>

@@ -11,7 +11,7 @@ import { BuildDrawing } from '../../drawing/BuildDrawing';
 import { CutDrawing } from '../../drawing/CutDrawing';
 import { MouldDrawing } from '../../drawing/MouldDrawing';
 import { SectionDrawing } from '../../drawing/SectionDrawing';
-import { useChosenElement, useJobContext } from '../../job/JobContext';
+import { useChosenElement, useEditing, usePlanned } from '../../job/JobContext';
 import { BuildControls } from './BuildControls';
 import classes from './BuildStep.module.css';
 import { BuildLists } from './BuildLists';
@@ -141,7 +141,8 @@ const viewsOf = (build: BuildReport, element: ElementBuildReport): View[] => [
 ];
 
 export function BuildStep() {
-  const { sections, format } = useJobContext();
+  const { sections } = usePlanned();
+  const { format } = useEditing();
   const [at] = useChosenElement();
   const [wanted, setWanted] = useState<View>('setOut');
   const build = sections.build;

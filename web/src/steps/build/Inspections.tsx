@@ -1,12 +1,13 @@
 import { Checkbox } from '@mantine/core';
 import type { Enum } from '../../api/client';
 import { build as words, inspections } from '../../common/words';
-import { useJobContext } from '../../job/JobContext';
+import { useDocument, useEditing } from '../../job/JobContext';
 import classes from './BuildStep.module.css';
 
 /** What to look over before the pour, made from this job; a tick is kept with it. */
 export function Inspections({ wanted }: { wanted: Enum<'Inspection'>[] }) {
-  const { document, set } = useJobContext();
+  const document = useDocument();
+  const { set } = useEditing();
   const { ticked } = document.build;
   return (
     <fieldset className={classes.group}>

@@ -1,7 +1,7 @@
 import { Group, Loader } from '@mantine/core';
 import { Suspense, lazy } from 'react';
 import type { CureReport } from '../../api/client';
-import { useJobContext } from '../../job/JobContext';
+import { useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import { Amount } from '../../common/Amount';
 import { number, type Formats } from '../../common/format';
 import { Notes } from '../../common/Notes';
@@ -56,7 +56,9 @@ function Dates({ cure, format }: { cure: CureReport; format: Formats }) {
 }
 
 export function CureStep() {
-  const { document, sections, format, set } = useJobContext();
+  const document = useDocument();
+  const { sections } = usePlanned();
+  const { format, set } = useEditing();
   const cure = sections.cure;
   return (
     <StepLayout

@@ -1,7 +1,7 @@
 import { Group, TextInput, UnstyledButton } from '@mantine/core';
 import { api, type DayReport, type WeatherDay } from '../../api/client';
 import { DayTimeline } from '../../drawing/DayTimeline';
-import { findingsAt, useJobContext } from '../../job/JobContext';
+import { findingsAt, useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import { calendarDay, type Formats } from '../../common/format';
 import { Heard } from '../../common/Heard';
 import { Notes } from '../../common/Notes';
@@ -133,7 +133,9 @@ function Windows({ day, format }: { day: DayReport; format: Formats }) {
 }
 
 export function DayStep() {
-  const { document, report, sections, format, set } = useJobContext();
+  const document = useDocument();
+  const { report, sections } = usePlanned();
+  const { format, set } = useEditing();
   const forecast = api.useQuery(
     'get',
     '/api/forecast',

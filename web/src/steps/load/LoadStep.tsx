@@ -2,7 +2,7 @@ import { Group } from '@mantine/core';
 import { useState } from 'react';
 import type { BatchReport, JobDocument, PlanReport } from '../../api/client';
 import { LoadStrip } from '../../drawing/LoadStrip';
-import { useJobContext } from '../../job/JobContext';
+import { useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import { Amount } from '../../common/Amount';
 import { batchSize } from '../../common/batchSize';
 import { duration, number, quarters, type Formats } from '../../common/format';
@@ -74,13 +74,15 @@ function BatchCard({
 }
 
 export function LoadStep() {
-  const { document, sections, format, edit } = useJobContext();
+  const document = useDocument();
+  const { sections } = usePlanned();
+  const { format, edit } = useEditing();
   const [chosen, setChosen] = useState(1);
   const load = sections.load;
   const batch = load?.batches.find((b) => b.number === chosen) ?? load?.batches[0];
   const { mixing } = document;
   const change = (mixer: JobDocument['mixing']['mixer']) => {
-    edit('/mixing/mixer', { ...document, mixing: { ...mixing, mixer } });
+    edit('/mixing/mixer', (job) => ({ ...job, mixing: { ...job.mixing, mixer } }));
   };
   return (
     <StepLayout

@@ -1,7 +1,7 @@
 import { Group, SegmentedControl } from '@mantine/core';
 import { api, type Bag, type MixDocument, type PlanReport } from '../../api/client';
 import { WaterLadder } from '../../drawing/WaterLadder';
-import { useJobContext } from '../../job/JobContext';
+import { useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import { Amount } from '../../common/Amount';
 import { number, quarters, type Formats } from '../../common/format';
 import { Notes } from '../../common/Notes';
@@ -94,7 +94,7 @@ function figuresOf(mix: Mix, format: Formats): Figure[] {
 }
 
 function Ladder({ mix }: { mix: Mix }) {
-  const { format } = useJobContext();
+  const { format } = useEditing();
   const { bagged, parts } = mix;
   return (
     <WaterLadder
@@ -108,7 +108,7 @@ function Ladder({ mix }: { mix: Mix }) {
 }
 
 function BagFields({ mix, bags }: { mix: Extract<MixDocument, { kind: 'bagged' }>; bags: Bag[] }) {
-  const { set, format } = useJobContext();
+  const { set, format } = useEditing();
   return (
     <Group gap="xs" align="flex-start">
       <Pick
@@ -133,7 +133,7 @@ function BagFields({ mix, bags }: { mix: Extract<MixDocument, { kind: 'bagged' }
 const STONES = [10, 12.5, 20, 25];
 
 function PartsFields({ mix }: { mix: Extract<MixDocument, { kind: 'parts' }> }) {
-  const { set, format } = useJobContext();
+  const { set, format } = useEditing();
   const stones = [...new Set([...STONES, mix.stoneMm])].sort((a, b) => a - b);
   return (
     <>
@@ -174,7 +174,9 @@ function PartsFields({ mix }: { mix: Extract<MixDocument, { kind: 'parts' }> }) 
 }
 
 export function MixStep() {
-  const { document, sections, format, set } = useJobContext();
+  const document = useDocument();
+  const { sections } = usePlanned();
+  const { format, set } = useEditing();
   const { data: bags = [] } = api.useQuery('get', '/api/bags', {}, { staleTime: Infinity });
   const { mix } = document;
   const choose = (kind: MixDocument['kind']) => {

@@ -4,7 +4,7 @@ import { Amount } from '../../common/Amount';
 import { Pick } from '../../common/Pick';
 import { Said } from '../../common/Said';
 import { counterCastings, fields, footingForms, pieceUses } from '../../common/words';
-import { useJobContext } from '../../job/JobContext';
+import { useEditing } from '../../job/JobContext';
 import type { KindProps } from './kinds';
 import { OutlinedFields } from './OutlinedFields';
 
@@ -27,7 +27,7 @@ export function CastingFields({ at, casting }: { at: string; casting: ElementOf<
 }
 
 export function PieceFields({ element, path }: KindProps<'piece'>) {
-  const { set } = useJobContext();
+  const { set } = useEditing();
   return (
     <>
       <Group gap="xs" align="flex-start">
@@ -55,7 +55,7 @@ export function PieceFields({ element, path }: KindProps<'piece'>) {
 }
 
 export function CounterFields({ element, path }: KindProps<'counter'>) {
-  const { set } = useJobContext();
+  const { set } = useEditing();
   return (
     <>
       <Group gap="xs" align="flex-start">
@@ -125,7 +125,7 @@ const formFields: Record<Form['kind'], [string, string][]> = {
 };
 
 export function FootingFields({ element, path }: KindProps<'footing'>) {
-  const { set } = useJobContext();
+  const { set } = useEditing();
   const sizes = element.form as unknown as Record<string, string>;
   return (
     <>

@@ -3,7 +3,7 @@ import { IconX } from '@tabler/icons-react';
 import type { OutlinedDocument, Units } from '../../api/client';
 import { Said } from '../../common/Said';
 import { fields, joints } from '../../common/words';
-import { useJobContext } from '../../job/JobContext';
+import { useDocument, useEditing } from '../../job/JobContext';
 import { setEdge } from './edges';
 import classes from './ShapeStep.module.css';
 import { useDrawn } from './useDrawn';
@@ -15,7 +15,8 @@ const usual: Record<Units, { slab: [string, string]; counter: [string, string] }
 
 /** Thickened edges of a slab, aprons of a counter. */
 export function DropFields({ element, path }: { element: OutlinedDocument; path: string }) {
-  const { document, set } = useJobContext();
+  const document = useDocument();
+  const { set } = useEditing();
   const edges = useDrawn(path)?.edges.length ?? element.edges.length;
   const dropped = element.edges.flatMap((e, i) => (e.drop ? [{ drop: e.drop, i }] : []));
   const free = Array.from({ length: Math.min(edges, 24) }, (_, i) => i).filter(

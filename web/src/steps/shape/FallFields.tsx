@@ -2,8 +2,9 @@ import { Group } from '@mantine/core';
 import type { OutlinedDocument } from '../../api/client';
 import { Amount } from '../../common/Amount';
 import { Pick } from '../../common/Pick';
-import { fall as words, joints } from '../../common/words';
-import { useJobContext } from '../../job/JobContext';
+import { fall as words } from '../../common/words';
+import { useEditing } from '../../job/JobContext';
+import { edgeNames } from './edges';
 import classes from './ShapeStep.module.css';
 import { useDrawn } from './useDrawn';
 
@@ -13,7 +14,7 @@ const USUAL_PERCENT = 2;
 
 /** How water leaves the surface. */
 export function FallFields({ element, path }: { element: OutlinedDocument; path: string }) {
-  const { set } = useJobContext();
+  const { set } = useEditing();
   const drawn = useDrawn(path);
   const fall = element.fall ?? null;
   const at = `${path}/fall`;
@@ -27,7 +28,7 @@ export function FallFields({ element, path }: { element: OutlinedDocument; path:
   const kinds = Object.fromEntries(
     Object.entries(words.kinds).filter(([kind]) => kind !== 'toDrain' || element.openings.length > 0),
   ) as Record<Kind, string>;
-  const edges = Object.fromEntries((drawn?.edges ?? []).map((_, i) => [String(i), joints.edge(i + 1)]));
+  const edges = edgeNames(drawn?.edges.length ?? 0);
   const drains = Object.fromEntries(element.openings.map((o, i) => [String(i), o.name]));
   return (
     <fieldset className={classes.group}>

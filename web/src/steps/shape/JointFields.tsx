@@ -1,10 +1,11 @@
-import { ActionIcon, Button, Group } from '@mantine/core';
-import { IconX } from '@tabler/icons-react';
+import { Button, Group } from '@mantine/core';
 import type { JointDocument, OutlinedDocument } from '../../api/client';
 import { Pick } from '../../common/Pick';
+import { RemoveRow } from '../../common/RemoveRow';
 import { Said } from '../../common/Said';
 import { jointMethods, joints as words } from '../../common/words';
-import { useJobContext } from '../../job/JobContext';
+import { useEditing } from '../../job/JobContext';
+import { edgeNames } from './edges';
 import { jointsOf } from './jointsOf';
 import classes from './ShapeStep.module.css';
 import { useDrawn } from './useDrawn';
@@ -12,7 +13,7 @@ import { useDrawn } from './useDrawn';
 const directions = { across: words.across, along: words.along };
 
 function JointRow({ path, joints, i }: { path: string; joints: JointDocument[]; i: number }) {
-  const { set } = useJobContext();
+  const { set } = useEditing();
   const joint = joints[i];
   if (!joint) return null;
   const at = `${path}/joints/${String(i)}`;
@@ -37,30 +38,17 @@ function JointRow({ path, joints, i }: { path: string; joints: JointDocument[]; 
           set(`${at}/method`, v);
         }}
       />
-      <ActionIcon
-        variant="subtle"
-        size={26}
-        mt={2}
-        aria-label={words.remove(i + 1)}
-        onClick={() => {
-          set(
-            `${path}/joints`,
-            joints.filter((_, j) => j !== i),
-          );
-        }}
-      >
-        <IconX size={14} aria-hidden />
-      </ActionIcon>
+      <RemoveRow label={words.remove(i + 1)} from={`${path}/joints`} row={i} />
     </div>
   );
 }
 
 /** Contraction joints: those proposed, or one's own, and the way out. */
 export function JointFields({ element, path }: { element: OutlinedDocument; path: string }) {
-  const { set, format } = useJobContext();
+  const { set, format } = useEditing();
   const drawn = useDrawn(path);
   const own = element.joints ?? null;
-  const edges = Object.fromEntries((drawn?.edges ?? []).map((_, i) => [String(i), words.edge(i + 1)]));
+  const edges = edgeNames(drawn?.edges.length ?? 0);
   return (
     <fieldset className={classes.group}>
       <legend className={classes.legend}>{words.title}</legend>

@@ -1,10 +1,10 @@
-import { ActionIcon, Button, Group, TextInput } from '@mantine/core';
-import { IconX } from '@tabler/icons-react';
+import { Button, Group, TextInput } from '@mantine/core';
 import type { OpeningDocument, OutlinedDocument, Units } from '../../api/client';
 import { Pick } from '../../common/Pick';
+import { RemoveRow } from '../../common/RemoveRow';
 import { Said } from '../../common/Said';
 import { fields, openingUses } from '../../common/words';
-import { useJobContext } from '../../job/JobContext';
+import { useDocument, useEditing } from '../../job/JobContext';
 import classes from './ShapeStep.module.css';
 
 const sizes: Record<Units, { place: string; size: string }> = {
@@ -24,7 +24,7 @@ function fresh(
 }
 
 function OpeningRow({ element, path, i }: { element: OutlinedDocument; path: string; i: number }) {
-  const { set } = useJobContext();
+  const { set } = useEditing();
   const opening = element.openings[i];
   if (!opening) return null;
   const at = `${path}/openings/${String(i)}`;
@@ -44,20 +44,7 @@ function OpeningRow({ element, path, i }: { element: OutlinedDocument; path: str
       ) : (
         <Said at={`${at}/width`} value={opening.width} label={fields.width} small />
       )}
-      <ActionIcon
-        variant="subtle"
-        size={26}
-        mt={22}
-        aria-label={fields.removeOpening(opening.name)}
-        onClick={() => {
-          set(
-            `${path}/openings`,
-            element.openings.filter((_, j) => j !== i),
-          );
-        }}
-      >
-        <IconX size={14} aria-hidden />
-      </ActionIcon>
+      <RemoveRow label={fields.removeOpening(opening.name)} from={`${path}/openings`} row={i} labelled />
       <Said at={`${at}/along`} value={opening.along} label={fields.along} />
       <Said at={`${at}/in`} value={opening.in} label={fields.inFrom} />
       <span />
@@ -79,11 +66,13 @@ function OpeningRow({ element, path, i }: { element: OutlinedDocument; path: str
 
 /** Posts, drains and cut-outs that it is poured round. */
 export function Openings({ element, path }: { element: OutlinedDocument; path: string }) {
-  const { document, set } = useJobContext();
+  const document = useDocument();
+  const { set } = useEditing();
+  const { units } = document;
   const add = (kind: OpeningDocument['kind']) => {
     const use = element.kind === 'counter' ? 'cutOut' : 'hole';
     const name = `${fields.openings.slice(0, -1)} ${String(element.openings.length + 1)}`;
-    set(`${path}/openings`, [...element.openings, fresh(kind, document.units, name, use)]);
+    set(`${path}/openings`, [...element.openings, fresh(kind, units, name, use)]);
   };
   return (
     <fieldset className={classes.group}>

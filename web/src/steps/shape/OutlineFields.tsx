@@ -3,7 +3,7 @@ import type { OutlineDocument, OutlinedDocument } from '../../api/client';
 import { Pick } from '../../common/Pick';
 import { Said } from '../../common/Said';
 import { fields, meets, presetAlong, presets, ways } from '../../common/words';
-import { useJobContext } from '../../job/JobContext';
+import { useEditing } from '../../job/JobContext';
 import { OutlineFile } from './OutlineFile';
 import { PointRows } from './PointRows';
 import { setEdge } from './edges';
@@ -18,7 +18,7 @@ const notched = (shape: Preset['shape']) => shape === 'lShape' || shape === 'uSh
 const needsAcross = (shape: Preset['shape']) => notched(shape) || shape === 'rectangle' || shape === 'kidney';
 
 function PresetFields({ outline, at }: { outline: Preset; at: string }) {
-  const { set } = useJobContext();
+  const { set } = useEditing();
   const { shape } = outline;
   return (
     <>
@@ -54,7 +54,7 @@ function PresetFields({ outline, at }: { outline: Preset; at: string }) {
 
 /** What each edge meets, for outlines whose edges have no rows of their own. */
 function MeetsRows({ element, path }: { element: OutlinedDocument; path: string }) {
-  const { set } = useJobContext();
+  const { set } = useEditing();
   const edges = useDrawn(path)?.edges.length ?? 0;
   if (edges === 0 || edges > 24) return null;
   return (
@@ -84,7 +84,7 @@ function MeetsRows({ element, path }: { element: OutlinedDocument; path: string 
 
 /** The same outline said another way; what was drawn is kept where the way can hold it. */
 function useOtherWay(element: OutlinedDocument, path: string) {
-  const { format } = useJobContext();
+  const { format } = useEditing();
   const drawn = useDrawn(path);
   return (kind: OutlineDocument['kind']): OutlineDocument => {
     const edges = drawn?.edges ?? [];
@@ -120,7 +120,7 @@ function useOtherWay(element: OutlinedDocument, path: string) {
 
 /** The outline, the way it was measured. */
 export function OutlineFields({ element, path }: { element: OutlinedDocument; path: string }) {
-  const { set } = useJobContext();
+  const { set } = useEditing();
   const other = useOtherWay(element, path);
   const at = `${path}/outline`;
   const { outline } = element;

@@ -2,7 +2,7 @@ import { FileButton, Button, Group, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { http, type Enum, type Finding } from '../../api/client';
 import { fields, fileUnits, findings as findingWords } from '../../common/words';
-import { useJobContext } from '../../job/JobContext';
+import { useEditing } from '../../job/JobContext';
 import classes from './ShapeStep.module.css';
 
 type Unit = NonNullable<Enum<'OutlineFileUnit'>>;
@@ -11,7 +11,7 @@ const LARGEST_BYTES = 2_000_000;
 
 /** Reads an outline from a drawing, a map outline or a table of points. What is wrong with the file is said here. */
 export function OutlineFile({ path }: { path: string }) {
-  const { set, format } = useJobContext();
+  const { set, format } = useEditing();
   const [text, setText] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const [asks, setAsks] = useState(false);

@@ -1,11 +1,11 @@
-import { ActionIcon, Button, Group, NumberInput } from '@mantine/core';
-import { IconX } from '@tabler/icons-react';
+import { Button, Group, NumberInput } from '@mantine/core';
 import type { StretchDocument } from '../../api/client';
 import { Amount } from '../../common/Amount';
 import { Pick } from '../../common/Pick';
+import { RemoveRow } from '../../common/RemoveRow';
 import { Said } from '../../common/Said';
 import { eases, fields } from '../../common/words';
-import { useJobContext } from '../../job/JobContext';
+import { useEditing } from '../../job/JobContext';
 import { CastingFields } from './CastKinds';
 import type { KindProps } from './kinds';
 import classes from './ShapeStep.module.css';
@@ -19,7 +19,7 @@ function otherKind(was: StretchDocument): StretchDocument {
 }
 
 function StretchRow({ path, stretches, i }: { path: string; stretches: StretchDocument[]; i: number }) {
-  const { set } = useJobContext();
+  const { set } = useEditing();
   const stretch = stretches[i];
   if (!stretch) return null;
   const at = `${path}/path/${String(i)}`;
@@ -54,27 +54,14 @@ function StretchRow({ path, stretches, i }: { path: string; stretches: StretchDo
           if (typeof v === 'number') set(`${at}/${stretch.kind === 'arc' ? 'sweep' : 'turn'}`, v);
         }}
       />
-      <ActionIcon
-        variant="subtle"
-        size={26}
-        mt={2}
-        aria-label={fields.removeStretch(n)}
-        onClick={() => {
-          set(
-            `${path}/path`,
-            stretches.filter((_, j) => j !== i),
-          );
-        }}
-      >
-        <IconX size={14} aria-hidden />
-      </ActionIcon>
+      <RemoveRow label={fields.removeStretch(n)} from={`${path}/path`} row={i} />
     </div>
   );
 }
 
 /** The middle of a border, a kerb or a ribbon: straights and bends one after another. */
 export function PathFields({ path, stretches }: { path: string; stretches: StretchDocument[] }) {
-  const { set } = useJobContext();
+  const { set } = useEditing();
   const last = stretches.at(-1);
   return (
     <fieldset className={classes.group}>
@@ -124,7 +111,7 @@ export function RibbonFields({ element, path }: KindProps<'ribbon'>) {
 }
 
 export function CurbFields({ element, path }: KindProps<'curb'>) {
-  const { set } = useJobContext();
+  const { set } = useEditing();
   return (
     <>
       <Group gap="xs" align="flex-start">

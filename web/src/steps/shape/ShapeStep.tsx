@@ -5,7 +5,6 @@ import { ElementPick } from '../../common/ElementPick';
 import { grade, number, type Formats } from '../../common/format';
 import { Notes } from '../../common/Notes';
 import { Pick } from '../../common/Pick';
-import { useStable } from '../../common/useStable';
 import { StepLayout, type Figure } from '../../common/StepLayout';
 import {
   beds,
@@ -20,7 +19,7 @@ import {
 } from '../../common/words';
 import { PlanDrawing } from '../../drawing/PlanDrawing';
 import { SectionDrawing } from '../../drawing/SectionDrawing';
-import { useChosenElement, useJobContext } from '../../job/JobContext';
+import { useChosenElement, useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import { setEdge } from './edges';
 import { jointsOf } from './jointsOf';
 import { KindFields } from './KindFields';
@@ -42,7 +41,9 @@ function sentenceOf(kind: ElementKind, drawn: ElementReport, f: Formats): string
 }
 
 function useSentence(): string {
-  const { document, sections, format } = useJobContext();
+  const document = useDocument();
+  const { sections } = usePlanned();
+  const { format } = useEditing();
   const shape = sections.shape;
   const [only, ...others] = shape?.elements ?? [];
   const kind = document.elements[0]?.kind;
@@ -107,12 +108,14 @@ function figuresOf(drawn: ElementReport, path: string, f: Formats): Figure[] {
 }
 
 /** Adds an element of a kind, copies or removes the one shown. */
-function ElementTools({ element, at }: { element: ElementDocument; at: number }) {
-  const { document, edit } = useJobContext();
+function ElementTools({ at }: { at: number }) {
+  const document = useDocument();
+  const { edit } = useEditing();
   const [, choose] = useChosenElement();
-  const put = (elements: ElementDocument[], show: number) => {
-    // Not one field that is typed in: each adding, copying and removing is undone by itself.
-    edit(`/elements:${String(elements.length)}:${String(show)}`, { ...document, elements });
+  const { units } = document;
+  const count = document.elements.length;
+  const put = (change: (elements: ElementDocument[]) => ElementDocument[], show: number) => {
+    edit(null, (job) => ({ ...job, elements: change(job.elements) }));
     choose(show);
   };
   return (
@@ -129,37 +132,49 @@ function ElementTools({ element, at }: { element: ElementDocument; at: number })
         onChange={(e) => {
           const kind = e.currentTarget.value as ElementKind | '';
           if (kind === '') return;
-          put(
-            [...document.elements, freshElement(kind, document.units, elementKinds[kind])],
-            document.elements.length,
-          );
+          put((elements) => [...elements, freshElement(kind, units, elementKinds[kind])], count);
         }}
       />
       <Button
         size="compact-sm"
         variant="default"
         onClick={() => {
-          const copy = { ...element, name: fields.copyOf(element.name) };
-          put([...document.elements.slice(0, at + 1), copy, ...document.elements.slice(at + 1)], at + 1);
+          put(
+            (elements) =>
+              elements.flatMap((e, i) => (i === at ? [e, { ...e, name: fields.copyOf(e.name) }] : [e])),
+            at + 1,
+          );
         }}
       >
         {fields.copyElement}
       </Button>
-      {document.elements.length > 1 && (
+      {count > 1 && (
         <Button
           size="compact-sm"
           variant="subtle"
           onClick={() => {
-            put(
-              document.elements.filter((_, i) => i !== at),
-              Math.max(0, at - 1),
-            );
+            put((elements) => elements.toSpliced(at, 1), Math.max(0, at - 1));
           }}
         >
           {fields.removeElement}
         </Button>
       )}
     </Group>
+  );
+}
+
+function NameField({ kind, name, path }: { kind: ElementKind; name: string; path: string }) {
+  const { set } = useEditing();
+  return (
+    <TextInput
+      size="sm"
+      label={`${fields.name}: ${elementKinds[kind].toLowerCase()}`}
+      value={name}
+      maxLength={80}
+      onChange={(e) => {
+        set(`${path}/name`, e.currentTarget.value);
+      }}
+    />
   );
 }
 
@@ -173,7 +188,7 @@ function CommonFields({
   path: string;
   drawn: ElementReport | undefined;
 }) {
-  const { set } = useJobContext();
+  const { set } = useEditing();
   return (
     <Group gap="xs" align="flex-start">
       <Pick
@@ -204,7 +219,9 @@ function CommonFields({
 }
 
 export function ShapeStep() {
-  const { document, sections, format, set } = useJobContext();
+  const document = useDocument();
+  const { sections } = usePlanned();
+  const { format, set } = useEditing();
   const [at] = useChosenElement();
   const sentence = useSentence();
   const element = document.elements[at];
@@ -212,19 +229,19 @@ export function ShapeStep() {
   const built = sections.build?.elements.find((e) => e.index === at);
   const path = `/elements/${String(at)}`;
   const edges = element && 'edges' in element ? element.edges : null;
-  const turnOver = useStable((edge: number) => {
+  const turnOver = (edge: number) => {
     const now = edges?.[edge]?.meets ?? 'form';
     if (edges)
       set(
         `${path}/edges`,
         setEdge(edges, edge, { meets: order[(order.indexOf(now) + 1) % order.length] ?? 'form' }),
       );
-  });
-  const moveJoint = useStable((line: number, atM: number) => {
+  };
+  const moveJoint = (line: number, atM: number) => {
     if (!drawn) return;
     const moved = jointsOf(drawn, format).map((j, i) => (i === line ? { ...j, at: format.typed(atM) } : j));
     set(`${path}/joints`, moved);
-  });
+  };
 
   return (
     <StepLayout
@@ -249,18 +266,10 @@ export function ShapeStep() {
         element && (
           <>
             <ElementPick />
-            <TextInput
-              size="sm"
-              label={`${fields.name}: ${elementKinds[element.kind].toLowerCase()}`}
-              value={element.name}
-              maxLength={80}
-              onChange={(e) => {
-                set(`${path}/name`, e.currentTarget.value);
-              }}
-            />
+            <NameField kind={element.kind} name={element.name} path={path} />
             <KindFields key={`${element.kind}${String(at)}`} element={element} path={path} />
             <CommonFields element={element} path={path} drawn={drawn} />
-            <ElementTools element={element} at={at} />
+            <ElementTools at={at} />
             {edges && (
               <p className={classes.hint}>
                 {words.legend} ({order.map((m) => meets[m]).join(', ')})

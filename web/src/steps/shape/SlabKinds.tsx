@@ -1,16 +1,16 @@
-import { ActionIcon, Button, Group } from '@mantine/core';
-import { IconX } from '@tabler/icons-react';
+import { Button, Group } from '@mantine/core';
 import { Amount } from '../../common/Amount';
 import { Pick } from '../../common/Pick';
+import { RemoveRow } from '../../common/RemoveRow';
 import { Said } from '../../common/Said';
 import { fields, slabUses } from '../../common/words';
-import { useJobContext } from '../../job/JobContext';
+import { useEditing } from '../../job/JobContext';
 import type { KindProps } from './kinds';
 import { OutlinedFields } from './OutlinedFields';
 import classes from './ShapeStep.module.css';
 
 export function SlabFields({ element, path }: KindProps<'slab'>) {
-  const { set } = useJobContext();
+  const { set } = useEditing();
   return (
     <>
       <Group gap="xs" align="flex-start">
@@ -42,7 +42,7 @@ export function TwoCourseFields({ element, path }: KindProps<'twoCourse'>) {
 }
 
 export function OverlayFields({ element, path }: KindProps<'overlay'>) {
-  const { set } = useJobContext();
+  const { set } = useEditing();
   const last = element.probes.at(-1)?.depth ?? '12 mm';
   return (
     <>
@@ -58,19 +58,7 @@ export function OverlayFields({ element, path }: KindProps<'overlay'>) {
                 compact
                 small
               />
-              <ActionIcon
-                variant="subtle"
-                size={26}
-                aria-label={fields.removeProbe(i + 1)}
-                onClick={() => {
-                  set(
-                    `${path}/probes`,
-                    element.probes.filter((_, j) => j !== i),
-                  );
-                }}
-              >
-                <IconX size={14} aria-hidden />
-              </ActionIcon>
+              <RemoveRow label={fields.removeProbe(i + 1)} from={`${path}/probes`} row={i} />
             </Group>
           ))}
         </div>

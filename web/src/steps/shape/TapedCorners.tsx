@@ -1,16 +1,16 @@
-import { ActionIcon, Button } from '@mantine/core';
-import { IconX } from '@tabler/icons-react';
+import { Button } from '@mantine/core';
 import type { OutlineDocument } from '../../api/client';
+import { RemoveRow } from '../../common/RemoveRow';
 import { Said } from '../../common/Said';
 import { fields } from '../../common/words';
-import { useJobContext } from '../../job/JobContext';
+import { useEditing } from '../../job/JobContext';
 import classes from './ShapeStep.module.css';
 
 type Taped = Extract<OutlineDocument, { kind: 'taped' }>;
 
 /** Corners by two tapes from two nails, and a third that checks them. */
 export function TapedCorners({ outline, at }: { outline: Taped; at: string }) {
-  const { set } = useJobContext();
+  const { set } = useEditing();
   return (
     <>
       <p className={classes.hint}>{fields.nailsHint}</p>
@@ -42,20 +42,7 @@ export function TapedCorners({ outline, at }: { outline: Taped; at: string }) {
               compact
               ifEmpty={fields.checkShort}
             />
-            <ActionIcon
-              variant="subtle"
-              size={26}
-              mt={2}
-              aria-label={fields.removeCorner(i + 1)}
-              onClick={() => {
-                set(
-                  `${at}/corners`,
-                  outline.corners.filter((_, j) => j !== i),
-                );
-              }}
-            >
-              <IconX size={14} aria-hidden />
-            </ActionIcon>
+            <RemoveRow label={fields.removeCorner(i + 1)} from={`${at}/corners`} row={i} />
           </div>
         ))}
       </div>

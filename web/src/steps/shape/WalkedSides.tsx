@@ -1,11 +1,11 @@
 import { ActionIcon, Button, NativeSelect, NumberInput } from '@mantine/core';
-import { IconX } from '@tabler/icons-react';
 import { useState } from 'react';
 import type { OutlineDocument, OutlinedDocument, SideDocument } from '../../api/client';
 import { Pick } from '../../common/Pick';
+import { RemoveRow } from '../../common/RemoveRow';
 import { Said } from '../../common/Said';
 import { fields, meets } from '../../common/words';
-import { useJobContext } from '../../job/JobContext';
+import { useEditing } from '../../job/JobContext';
 import { setEdge } from './edges';
 import classes from './ShapeStep.module.css';
 import { useDrawn } from './useDrawn';
@@ -23,20 +23,12 @@ interface SideProps {
 }
 
 function SideRow({ element, outline, path, side, i }: SideProps) {
-  const { set, edit, document, format } = useJobContext();
+  const { set, format } = useEditing();
   const drawn = useDrawn(path);
   const at = `${path}/outline/sides/${String(i)}`;
   const square = side.turn === 90 || side.turn === -90;
   const found = drawn?.edges.length === outline.sides.length ? drawn.edges[i] : undefined;
   const [bowed, setBowed] = useState((side.rise ?? '') !== '');
-  const remove = () => {
-    const kept = {
-      ...element,
-      outline: { ...outline, sides: outline.sides.filter((_, j) => j !== i) },
-      edges: element.edges.filter((_, j) => j !== i),
-    };
-    edit(path, { ...document, elements: document.elements.map((e) => (e === element ? kept : e)) });
-  };
   return (
     <div className={classes.edge} data-other={!square}>
       <span className={classes.no} aria-hidden>
@@ -96,9 +88,7 @@ function SideRow({ element, outline, path, side, i }: SideProps) {
           <path d="M1 11 Q8 -4 15 11" fill="none" stroke="currentColor" strokeWidth="1.6" />
         </svg>
       </ActionIcon>
-      <ActionIcon variant="subtle" size={26} mt={2} aria-label={fields.removeEdge(i + 1)} onClick={remove}>
-        <IconX size={14} aria-hidden />
-      </ActionIcon>
+      <RemoveRow label={fields.removeEdge(i + 1)} from={[`${path}/outline/sides`, `${path}/edges`]} row={i} />
       {bowed && (
         <div className={classes.rise}>
           <Said
@@ -117,7 +107,7 @@ function SideRow({ element, outline, path, side, i }: SideProps) {
 
 /** The outline as it is walked: a row for each edge. */
 export function WalkedSides({ element, outline, path }: Omit<SideProps, 'i' | 'side'>) {
-  const { set } = useJobContext();
+  const { set } = useEditing();
   return (
     <>
       <p className={classes.hint}>{fields.edgesHint}</p>

@@ -1,9 +1,9 @@
 import type { ElementReport } from '../../api/client';
-import { useJobContext } from '../../job/JobContext';
+import { usePlanned } from '../../job/JobContext';
 
 /** The element at a path of the job, as it was last worked out. */
 export function useDrawn(path: string): ElementReport | undefined {
-  const { sections } = useJobContext();
+  const { sections } = usePlanned();
   const index = Number(path.split('/')[2]);
   return sections.shape?.elements.find((e) => e.index === index);
 }

@@ -2,6 +2,7 @@ import type { ElementBuildReport, ElementReport } from '../api/client';
 import type { Formats } from '../common/format';
 import { build as words } from '../common/words';
 import { barFor, fit } from './fit';
+import { diagonalLabels } from './labels';
 import { Patterns, ScaleBar } from './Patterns';
 import { Openings } from './PlanDrawing';
 import classes from './PlanDrawing.module.css';
@@ -66,6 +67,7 @@ function Strings({ element, built, at, format }: Omit<BuildDrawingProps, 'steel'
     x: element.corners.reduce((s, c) => s + at.x(c.x), 0) / element.corners.length,
     y: element.corners.reduce((s, c) => s + at.y(c.y), 0) / element.corners.length,
   };
+  const places = diagonalLabels(element, built.diagonals, at);
   return (
     <>
       {element.corners.length <= 8 &&
@@ -81,12 +83,7 @@ function Strings({ element, built, at, format }: Omit<BuildDrawingProps, 'steel'
                 y2={at.y(b.y)}
                 className={classes.diagonal}
               />
-              <text
-                x={at.x(a.x + (b.x - a.x) * (0.34 + 0.13 * i))}
-                y={at.y(a.y + (b.y - a.y) * (0.34 + 0.13 * i))}
-                className={classes.cornerHeight}
-                data-diagonal
-              >
+              <text x={places[i]?.x} y={places[i]?.y} className={classes.cornerHeight} data-diagonal>
                 {format.length(d.lengthM)}
               </text>
             </g>

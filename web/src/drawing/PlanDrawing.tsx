@@ -2,6 +2,7 @@ import type { ElementReport } from '../api/client';
 import type { Formats } from '../common/format';
 import { shape as words } from '../common/words';
 import { barFor, fit, type Fit } from './fit';
+import { openingLabel, openingText } from './labels';
 import { Patterns, ScaleBar } from './Patterns';
 import classes from './PlanDrawing.module.css';
 import { PlanEdges } from './PlanEdges';
@@ -22,19 +23,18 @@ const NARROW_MARGIN = 54;
 const NARROW = 460;
 /** Under the plan, for the scale bar. */
 const BAR_ROOM = 16;
+/** From the middle of a line of text down to where its letters stand. */
+const BASELINE = 4;
 /** With more edges than this they are too small to take hold of. */
 const MOST_EDGES = 60;
 
-const openingText = (o: ElementReport['openings'][number], format: Formats) =>
-  `${o.name} ${format.small(o.widthM * 1000)}`;
-
-const CHARACTER = 6;
-
-/** The middle of an opening's name: under it, but kept inside the slab's width. */
-function labelX(element: ElementReport, text: string, x: number, at: Fit): number {
-  const xs = element.corners.map((c) => at.x(c.x));
-  const half = (text.length * CHARACTER) / 2 + 4;
-  return Math.max(Math.min(...xs) + half, Math.min(Math.max(...xs) - half, x));
+function OpeningName({ element, i, text, at }: { element: ElementReport; i: number; text: string; at: Fit }) {
+  const place = openingLabel(element, i, text, at);
+  return (
+    <text x={place.x} y={place.y + BASELINE} className={classes.openingName} data-middle>
+      {text}
+    </text>
+  );
 }
 
 /** Posts, drains and cut-outs. */
@@ -57,14 +57,7 @@ export function Openings({ element, at, format }: { element: ElementReport; at: 
           className={classes.opening}
         />
       )}
-      <text
-        x={labelX(element, openingText(o, format), at.x(o.centre.x), at)}
-        y={at.y(o.centre.y) + (o.depthM / 2) * at.scale + 14}
-        className={classes.openingName}
-        data-middle
-      >
-        {openingText(o, format)}
-      </text>
+      <OpeningName element={element} i={i} text={openingText(o, format)} at={at} />
     </g>
   ));
 }

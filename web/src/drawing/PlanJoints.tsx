@@ -3,6 +3,7 @@ import type { ElementReport, JointLineReport } from '../api/client';
 import type { Formats } from '../common/format';
 import { joints as words } from '../common/words';
 import type { Fit } from './fit';
+import { openingText, panelNumber } from './labels';
 import classes from './PlanDrawing.module.css';
 
 interface PlanJointsProps {
@@ -97,9 +98,10 @@ function Handle({ element, line, i, at, format, onJoint }: HandleProps) {
 
 /** Joints, the panels between them by number, and the way the barrow leaves. */
 export function PlanJoints(props: PlanJointsProps) {
-  const { element, at } = props;
+  const { element, at, format } = props;
   const { joints } = element;
   const lines = joints.lines;
+  const names = element.openings.map((o) => openingText(o, format));
   return (
     <>
       {joints.cuts.map((c, i) => (
@@ -113,15 +115,18 @@ export function PlanJoints(props: PlanJointsProps) {
         />
       ))}
       {joints.panels.length > 1 &&
-        joints.panels.map((p) => (
-          <g key={p.number} transform={`translate(${String(at.x(p.middle.x))} ${String(at.y(p.middle.y))})`}>
-            <title>{words.panel(p.number)}</title>
-            <circle r={11} className={classes.panelRing} />
-            <text className={classes.panel} y={4.5}>
-              {p.number}
-            </text>
-          </g>
-        ))}
+        joints.panels.map((p, i) => {
+          const place = panelNumber(element, i, names, at);
+          return (
+            <g key={p.number} transform={`translate(${String(place.x)} ${String(place.y)})`}>
+              <title>{words.panel(p.number)}</title>
+              <circle r={11} className={classes.panelRing} />
+              <text className={classes.panel} y={4.5}>
+                {p.number}
+              </text>
+            </g>
+          );
+        })}
       {lines.map((line, i) => (
         <Handle key={i} {...props} line={line} i={i} />
       ))}

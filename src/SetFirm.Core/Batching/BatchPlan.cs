@@ -25,6 +25,9 @@ public abstract record Batched
     /// <summary>Not even one unit fits the mixer.</summary>
     public sealed record MixerTooSmall(Volume Unit, Volume Capacity) : Batched;
 
+    /// <summary>Not even one unit may be tipped.</summary>
+    public sealed record TooHeavy(Mass Unit, Mass Most) : Batched;
+
     /// <summary>More batches than anyone would mix.</summary>
     public sealed record TooMany(long Count) : Batched;
 }
@@ -39,17 +42,28 @@ public static class Batches
 {
     public const int Most = 500;
 
-    public static Batched Split(Volume wanted, BatchUnit unit, Volume capacity)
+    /// <param name="wanted">To be placed, hold-back included.</param>
+    /// <param name="unit">The least that a batch is made in.</param>
+    /// <param name="capacity">Wet concrete that the mixer takes.</param>
+    /// <param name="heaviest">What a batch may weigh; null where nothing lifts it.</param>
+    public static Batched Split(Volume wanted, BatchUnit unit, Volume capacity, Mass? heaviest = null)
     {
         ArgumentNullException.ThrowIfNull(unit);
         const double slack = 1e-9; // a bag that fits to the millilitre fits
         var byYield = Math.Floor((capacity.CubicMetres / unit.Yield.CubicMetres) + slack);
         var byLoose = Math.Floor((capacity.CubicMetres * Mixer.LooseOverCapacity / unit.LooseVolume.CubicMetres) + slack);
-        var mostUnits = (long)Math.Min(1_000_000, Math.Min(byYield, byLoose));
-        if (mostUnits < 1)
+        var byMass = heaviest is { } most ? Math.Floor((most.Kilograms / unit.Mass.Kilograms) + slack) : double.PositiveInfinity;
+        if (Math.Min(byYield, byLoose) < 1)
         {
             return new Batched.MixerTooSmall(unit.Yield, capacity);
         }
+
+        if (byMass < 1)
+        {
+            return new Batched.TooHeavy(unit.Mass, heaviest!.Value);
+        }
+
+        var mostUnits = (long)Math.Min(1_000_000, Math.Min(Math.Min(byYield, byLoose), byMass));
 
         var needed = Math.Max(1, Math.Ceiling((wanted.CubicMetres / unit.Yield.CubicMetres) - slack));
         var count = Math.Ceiling(needed / mostUnits);

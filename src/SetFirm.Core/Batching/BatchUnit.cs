@@ -7,4 +7,5 @@ namespace SetFirm.Core.Batching;
 /// <param name="LooseVolume">Volume of its dry ingredients as measured.</param>
 /// <param name="PerWhole">Units in a whole bag or container: batches of whole ones are preferred where they cost no extra batch.</param>
 /// <param name="BagsWorth">Its size in bags, for the pace of mixing by hand.</param>
-public sealed record BatchUnit(Volume Yield, Volume LooseVolume, int PerWhole, double BagsWorth);
+/// <param name="Mass">Wet.</param>
+public sealed record BatchUnit(Volume Yield, Volume LooseVolume, int PerWhole, double BagsWorth, Mass Mass);

@@ -16,6 +16,9 @@ public readonly record struct Crew(int Hands)
     /// <summary>Over this many bags mixing by hand wants a mixer.</summary>
     public const int ByHandBags = 20;
 
+    /// <summary>What one person lifts and tips, batch after batch, kg.</summary>
+    public const double LiftKg = 25;
+
     /// <summary>A second person overlaps placing with mixing; a third a little more.</summary>
     public double CycleFactor => Hands switch
     {

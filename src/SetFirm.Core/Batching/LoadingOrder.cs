@@ -13,6 +13,8 @@ public enum LoadingStep
     MostOfTheWater,
     FirstBagWet,
     SecondBagToPlan,
+    PowderSlowly,
+    ThreeMinutes,
     RestOfWaterByEye,
 }
 
@@ -23,6 +25,10 @@ public static class LoadingOrder
     {
         (Mixer.Drum, true) => [LoadingStep.HalfTheWater, LoadingStep.Bags, LoadingStep.RestOfWaterByEye],
         (Mixer.Drum, false) => [LoadingStep.HalfTheWater, LoadingStep.Stone, LoadingStep.Sand, LoadingStep.Cement, LoadingStep.RestOfWaterByEye],
+        (Mixer.Forced, true) => [LoadingStep.MostOfTheWater, LoadingStep.Bags, LoadingStep.ThreeMinutes, LoadingStep.RestOfWaterByEye],
+        (Mixer.Forced, false) =>
+            [LoadingStep.MostOfTheWater, LoadingStep.Sand, LoadingStep.Stone, LoadingStep.Cement, LoadingStep.ThreeMinutes, LoadingStep.RestOfWaterByEye],
+        (Mixer.DrillBucket, _) => [LoadingStep.MostOfTheWater, LoadingStep.PowderSlowly, LoadingStep.RestOfWaterByEye],
         (_, true) => [LoadingStep.MostOfTheWater, LoadingStep.FirstBagWet, LoadingStep.SecondBagToPlan, LoadingStep.RestOfWaterByEye],
         (_, false) => [LoadingStep.DryMaterial, LoadingStep.MixDry, LoadingStep.MostOfTheWater, LoadingStep.RestOfWaterByEye],
     };

@@ -14,6 +14,12 @@ public abstract record Mixer
 
     private static readonly Duration DrumCycle = Duration.FromMinutes(6);
     private static readonly Duration HandCyclePerBag = Duration.FromMinutes(10);
+    private static readonly Duration ForcedCycle = Duration.FromMinutes(6);
+
+    /// <summary>With the rest that the drill needs between batches.</summary>
+    private static readonly Duration DrillCycle = Duration.FromMinutes(7);
+
+    private static readonly Volume MostInBucket = Volume.FromLitres(12);
 
     private Mixer()
     {
@@ -24,6 +30,12 @@ public abstract record Mixer
 
     /// <summary>True where arms, not a motor, do the mixing.</summary>
     public abstract bool ByHand { get; }
+
+    /// <summary>True where it is too small for many bags.</summary>
+    public virtual bool ForFewBags => ByHand;
+
+    /// <summary>What one batch may weigh, water and all; null where only its volume limits it.</summary>
+    public virtual Mass? MostMass(Crew crew) => null;
 
     /// <summary>Time to load, mix, wheel and place one batch, one person, before crew. (tune)</summary>
     /// <param name="bagsWorth">Size of the batch in bags.</param>
@@ -39,6 +51,38 @@ public abstract record Mixer
 
         /// <summary>6 min and 1 min for each 30 m of barrow run.</summary>
         public override Duration Cycle(double bagsWorth, double barrowMetres) => DrumCycle + Duration.FromMinutes(barrowMetres / 30);
+    }
+
+    /// <summary>Paddles that force the mix through a still pan.</summary>
+    /// <param name="Rated">Wet concrete that it mixes at once, as sold.</param>
+    public sealed record Forced(Volume Rated) : Mixer
+    {
+        public override Volume Capacity => Rated;
+
+        public override bool ByHand => false;
+
+        /// <summary>6 min.</summary>
+        public override Duration Cycle(double bagsWorth, double barrowMetres) => ForcedCycle;
+    }
+
+    /// <summary>A paddle on a drill, in a bucket that is tipped by hand.</summary>
+    /// <param name="Bucket">Volume of the whole bucket.</param>
+    public sealed record DrillBucket(Volume Bucket) : Mixer
+    {
+        /// <summary>So much of the bucket is mixed without spilling. Source: site practice.</summary>
+        public const double BucketShare = 0.6;
+
+        public override Volume Capacity => Bucket * BucketShare is var wet && wet > MostInBucket ? MostInBucket : Bucket * BucketShare;
+
+        public override bool ByHand => false;
+
+        public override bool ForFewBags => true;
+
+        /// <summary>What one or two can lift.</summary>
+        public override Mass? MostMass(Crew crew) => Mass.FromKilograms(Crew.LiftKg * Math.Min(crew.Hands, 2));
+
+        /// <summary>7 min.</summary>
+        public override Duration Cycle(double bagsWorth, double barrowMetres) => DrillCycle;
     }
 
     /// <param name="Rated">What can be mixed in it at once.</param>

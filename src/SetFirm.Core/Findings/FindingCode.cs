@@ -190,6 +190,12 @@ public enum FindingCode
     /// <summary>Facts: unitL, capacityL.</summary>
     MixerTooSmall,
 
+    /// <summary>Facts: unitKg, mostKg, hands.</summary>
+    BatchTooHeavy,
+
+    /// <summary>Facts: cycleMin.</summary>
+    DrillRests,
+
     /// <summary>Facts: count, limit.</summary>
     WantsMixer,
 

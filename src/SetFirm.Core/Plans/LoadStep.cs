@@ -33,7 +33,7 @@ internal static class LoadStep
         }
 
         var mixer = mixing.Mixer.Of(volume);
-        switch (Batching.Batches.Split(Volume.FromLitres(litres + HoldBackL), recipe.Unit, mixer.Capacity))
+        switch (Batching.Batches.Split(Volume.FromLitres(litres + HoldBackL), recipe.Unit, mixer.Capacity, mixer.MostMass(new Crew(mixing.Hands))))
         {
             case Batched.Fits fits:
                 var load = new PlannedLoad(mixer, new Crew(mixing.Hands), run.Metres, fits.Plan);
@@ -41,7 +41,14 @@ internal static class LoadStep
                 Explain(load, litres, recipe, gate);
                 return load;
             case Batched.MixerTooSmall small:
-                gate.Fault(FindingCode.MixerTooSmall, "/mixing/mixer/size", ("unitL", small.Unit.Litres), ("capacityL", small.Capacity.Litres));
+                gate.Add(Finding.Of(
+                    FindingCode.MixerTooSmall, Severity.Error, "/mixing/mixer/size",
+                    ("unitL", small.Unit.Litres), ("capacityL", small.Capacity.Litres)).Mending(DrumFor(small.Unit)));
+                return null;
+            case Batched.TooHeavy heavy:
+                gate.Add(Finding.Of(
+                    FindingCode.BatchTooHeavy, Severity.Error, "/mixing/mixer/size",
+                    ("unitKg", heavy.Unit.Kilograms), ("mostKg", heavy.Most.Kilograms), ("hands", mixing.Hands)).Mending(DrumFor(recipe.Unit.Yield)));
                 return null;
             case Batched.TooMany many:
                 gate.Fault(FindingCode.TooMany, "/mixing/mixer", ("count", many.Count), ("most", Batching.Batches.Most));
@@ -76,15 +83,29 @@ internal static class LoadStep
             gate.Add(hands < MostHands ? finding.WithRemedies(helper) : finding);
         }
 
+        if (load.Mixer is Mixer.DrillBucket && load.Batches.Units.Length > 1)
+        {
+            gate.Add(Finding.Of(FindingCode.DrillRests, Severity.Note, "/mixing/mixer", ("cycleMin", load.Mixer.Cycle(1, 0).TotalMinutes)));
+        }
+
         var bags = load.Batches.Units.Sum() * recipe.Unit.BagsWorth;
-        if (load.Mixer.ByHand && bags > Crew.ByHandBags)
+        if (load.Mixer.ForFewBags && bags > Crew.ByHandBags)
         {
             gate.Add(Finding.Of(
-                FindingCode.WantsMixer, Severity.Warning, "/mixing/mixer", ("count", Math.Ceiling(bags)), ("limit", Crew.ByHandBags)).WithRemedies(new Remedy(
-                    RemedyCode.BiggerMixer,
-                    [new Edit("/mixing/mixer/kind", Text: "drum"), new Edit("/mixing/mixer/size", Text: "140 L")],
-                    new Dictionary<string, double> { ["sizeL"] = 140 })));
+                FindingCode.WantsMixer, Severity.Warning, "/mixing/mixer", ("count", Math.Ceiling(bags)), ("limit", Crew.ByHandBags)).Mending(DrumFor(recipe.Unit.Yield)));
         }
+    }
+
+    /// <summary>The common drum; null where it would be too small itself.</summary>
+    private static Remedy? DrumFor(Volume unit)
+    {
+        const double sizeL = 140;
+        return new Mixer.Drum(Volume.FromLitres(sizeL)).Capacity < unit
+            ? null
+            : new Remedy(
+                RemedyCode.BiggerMixer,
+                [new Edit("/mixing/mixer/kind", Text: "drum"), new Edit("/mixing/mixer/size", Text: "140 L")],
+                new Dictionary<string, double> { ["sizeL"] = sizeL });
     }
 
     private static Duration MixingTime(this PlannedLoad load)

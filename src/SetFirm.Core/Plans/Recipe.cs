@@ -36,7 +36,7 @@ internal abstract record Recipe(ConcreteMix Mix, BatchUnit Unit, double StoneMm)
 
 /// <summary>Bags, halved at the least.</summary>
 internal sealed record BaggedRecipe(ConcreteMix Mix, BagMix Bag, Volume Water)
-    : Recipe(Mix, new BatchUnit(Bag.Yield * (1.0 / UnitsPerBag), LooseOf(Bag), UnitsPerBag, 1.0 / UnitsPerBag), Bag.StoneMm)
+    : Recipe(Mix, new BatchUnit(Bag.Yield * (1.0 / UnitsPerBag), LooseOf(Bag), UnitsPerBag, 1.0 / UnitsPerBag, MassOf(Bag, Water)), Bag.StoneMm)
 {
     private const int UnitsPerBag = 2;
     private const int Rungs = 13;
@@ -62,6 +62,8 @@ internal sealed record BaggedRecipe(ConcreteMix Mix, BagMix Bag, Volume Water)
 
     // Dry powder and stone of a bag lie at about 1,600 kg/m3.
     private static Volume LooseOf(BagMix bag) => Volume.FromCubicMetres(bag.Mass.Kilograms / Ingredients.SandLooseKgPerM3 / UnitsPerBag);
+
+    private static Mass MassOf(BagMix bag, Volume water) => Mass.FromKilograms((bag.Mass.Kilograms + water.Litres) / UnitsPerBag);
 
     private IEnumerable<WaterStrength> Ladder()
     {
@@ -127,7 +129,8 @@ internal sealed record PartsRecipe(ConcreteMix Mix, Proportions Proportions, Par
         var cement = bucket * (1.0 / UnitsPerBucket);
         var yield = cement * PartsMix.YieldPerCementLitre(mix);
         var loose = cement * ((parts.Cement + (parts.Sand * Moistures.SandBulking(moisture)) + parts.Stone) / parts.Cement);
-        return new BatchUnit(yield, loose, UnitsPerBucket, yield.Litres / BagLitres);
+        var wet = yield.CubicMetres * (mix.CementKg + mix.SandKg + mix.StoneKg + mix.WaterKg);
+        return new BatchUnit(yield, loose, UnitsPerBucket, yield.Litres / BagLitres, Mass.FromKilograms(wet));
     }
 
     // What sand and stone carry counts as mixing water.

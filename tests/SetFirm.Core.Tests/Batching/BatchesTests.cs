@@ -54,7 +54,7 @@ public sealed class BatchesTests
     public void No_plan_has_fewer_batches_by_exhaustive_search() =>
         Gen.Select(Gen.Int[1, 24], Gen.Int[1, 6]).Sample((needed, mostUnits) =>
         {
-            var unit = new BatchUnit(Volume.FromLitres(6), Volume.FromLitres(6), PerWhole: 1, BagsWorth: 0.5);
+            var unit = new BatchUnit(Volume.FromLitres(6), Volume.FromLitres(6), PerWhole: 1, BagsWorth: 0.5, Mass.FromKilograms(14));
             var plan = ((Batched.Fits)Batches.Split(Volume.FromLitres(needed * 6), unit, Volume.FromLitres(mostUnits * 6))).Plan;
             var (fewest, spread) = Exhaustive(needed, mostUnits);
             return plan.Units.Length == fewest && plan.Units.Max() - plan.Units.Min() == spread;
@@ -84,21 +84,67 @@ public sealed class BatchesTests
     public void Every_mixer_has_a_loading_order_that_ends_with_water_by_eye()
     {
         var size = Volume.FromLitres(60);
-        foreach (var mixer in new Mixer[] { new Mixer.Drum(size), new Mixer.Tub(size), new Mixer.Barrow(size) })
+        foreach (var mixer in new Mixer[] { new Mixer.Drum(size), new Mixer.Forced(size), new Mixer.DrillBucket(size), new Mixer.Tub(size), new Mixer.Barrow(size) })
         {
             LoadingOrder.For(mixer, bagged: true)[^1].ShouldBe(LoadingStep.RestOfWaterByEye);
             LoadingOrder.For(mixer, bagged: false).ShouldNotContain(LoadingStep.Bags);
         }
     }
 
-    private static BatchUnit HalfBag => new(Volume.FromLitres(5.85), Volume.FromLitres(7.8), PerWhole: 2, BagsWorth: 0.5);
+    [Theory]
+    [InlineData(20, 12)] // 0.6 of the bucket
+    [InlineData(15, 9)]
+    [InlineData(60, 12)] // but no more than is lifted
+    public void A_bucket_takes_part_of_itself_and_no_more_than_twelve_litres(double bucketL, double capacityL) =>
+        new Mixer.DrillBucket(Volume.FromLitres(bucketL)).Capacity.Litres.ShouldBe(capacityL, 1e-9);
+
+    [Fact]
+    public void A_bucket_is_lifted_by_one_or_two_and_a_pan_by_nobody()
+    {
+        var bucket = new Mixer.DrillBucket(Volume.FromLitres(20));
+        bucket.MostMass(new Crew(1))!.Value.Kilograms.ShouldBe(25);
+        bucket.MostMass(new Crew(2))!.Value.Kilograms.ShouldBe(50);
+        bucket.MostMass(new Crew(4))!.Value.Kilograms.ShouldBe(50);
+        bucket.Cycle(1, barrowMetres: 30).TotalMinutes.ShouldBe(7);
+        bucket.ForFewBags.ShouldBeTrue();
+        var pan = new Mixer.Forced(Volume.FromLitres(60));
+        pan.MostMass(new Crew(1)).ShouldBeNull();
+        pan.Capacity.Litres.ShouldBe(60, 1e-9);
+        pan.Cycle(3, barrowMetres: 30).TotalMinutes.ShouldBe(6);
+        pan.ForFewBags.ShouldBeFalse();
+    }
+
+    [Fact]
+    public void Mass_limits_batches_as_volume_does()
+    {
+        // Half bags of 13.7 kg: one at a time for one, three for two, whatever the room.
+        Heaviest(25).Units.ShouldAllBe(u => u == 1);
+        Heaviest(50).Units.Max().ShouldBeLessThanOrEqualTo(3);
+        Batches.Split(Volume.FromLitres(100), HalfBag, Volume.FromLitres(60), Mass.FromKilograms(10))
+            .ShouldBe(new Batched.TooHeavy(HalfBag.Mass, Mass.FromKilograms(10)));
+        static BatchPlan Heaviest(double kg) => Batches
+            .Split(Volume.FromLitres(100), HalfBag, Volume.FromLitres(60), Mass.FromKilograms(kg)).ShouldBeOfType<Batched.Fits>().Plan;
+    }
+
+    [Fact]
+    public void No_batch_outweighs_its_limit_and_a_higher_limit_never_takes_more() =>
+        Gen.Select(Cases, Gen.Double[5, 200]).Sample((batch, kg) =>
+        {
+            var (litres, unit, capacity) = batch;
+            int? Count(double most) => Batches.Split(Volume.FromLitres(litres), unit, Volume.FromLitres(capacity), Mass.FromKilograms(most)) is Batched.Fits { Plan: var plan }
+                && plan.Units.All(u => u * unit.Mass.Kilograms <= most + 1e-6) ? plan.Units.Length : null;
+            var fits = Batches.Split(Volume.FromLitres(litres), unit, Volume.FromLitres(capacity), Mass.FromKilograms(kg)) is Batched.Fits;
+            return fits == Count(kg) is not null && (Count(kg) is not { } here || Count(kg * 1.5) <= here);
+        });
+
+    private static BatchUnit HalfBag => new(Volume.FromLitres(5.85), Volume.FromLitres(7.8), PerWhole: 2, BagsWorth: 0.5, Mass.FromKilograms(13.7));
 
     private static BatchPlan Split(double litres, BatchUnit unit, double capacityL) =>
         Batches.Split(Volume.FromLitres(litres), unit, Volume.FromLitres(capacityL)).ShouldBeOfType<Batched.Fits>().Plan;
 
     private static Gen<(double, BatchUnit, double)> Cases => Gen.Select(
         Gen.Double[1, 3000], Gen.Double[1, 15], Gen.Double[1, 20], Gen.Int[1, 4], Gen.Double[5, 200],
-        (litres, yield, loose, whole, capacity) => (litres, new BatchUnit(Volume.FromLitres(yield), Volume.FromLitres(loose), whole, 1.0 / whole), capacity));
+        (litres, yield, loose, whole, capacity) => (litres, new BatchUnit(Volume.FromLitres(yield), Volume.FromLitres(loose), whole, 1.0 / whole, Mass.FromKilograms(yield * 2.3)), capacity));
 
     // Tries every non-rising split: fewest batches first, then the least spread.
     private static (int Fewest, int Spread) Exhaustive(int needed, int most)

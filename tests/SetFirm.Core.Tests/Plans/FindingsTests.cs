@@ -1,4 +1,5 @@
 using System.Text.Json.Nodes;
+using SetFirm.Core.Batching;
 using SetFirm.Core.Curing;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Mixes;
@@ -150,6 +151,33 @@ public sealed class FindingsTests
         var small = Planner.Plan(job with { Mixing = job.Mixing with { Mixer = new TubDocument { Size = "5 L" } } }, Mild);
         Single(small, FindingCode.MixerTooSmall).Facts["unitL"].ShouldBe(5.85, 1e-9);
         small.Mix.ShouldNotBeNull(); // the bags to buy are still told
+    }
+
+    [Fact]
+    public void A_mixer_too_small_or_a_batch_too_heavy_offers_a_drum_that_does_it()
+    {
+        var job = Samples.Terrace();
+        JobDocument In(MixerDocument mixer, int hands, string bag = "general-25kg") =>
+            Bagged(bag, "") with { Mixing = job.Mixing with { Mixer = mixer, Hands = hands } };
+        var small = In(new TubDocument { Size = "5 L" }, 2);
+        var mended = Taken(small, Single(Planner.Plan(small, Mild), FindingCode.MixerTooSmall).Remedies[0]);
+        Planner.Plan(mended, Mild).Load.ShouldNotBeNull();
+
+        // Half a bag of 80 lb is 20 kg with its water: one tips it, but never a whole one.
+        var bucket = Planner.Plan(In(new DrillBucketDocument { Size = "20 L" }, 1, "general-80lb"), Mild);
+        bucket.Load.ShouldNotBeNull().Batches.ShouldAllBe(b => b.Bags == 0.5);
+        Single(bucket, FindingCode.DrillRests).Facts["cycleMin"].ShouldBe(7);
+        Single(bucket, FindingCode.WantsMixer).Remedies.ShouldHaveSingleItem();
+    }
+
+    [Fact]
+    public void A_pan_is_loaded_in_its_own_order_and_keeps_its_pace()
+    {
+        var job = Samples.Terrace();
+        var pan = Planner.Plan(job with { Mixing = job.Mixing with { Mixer = new ForcedDocument { Size = "60 L" }, Hands = 1 } }, Mild).Load.ShouldNotBeNull();
+        pan.CapacityL.ShouldBe(60, 1e-9);
+        pan.StartToStartMin.ShouldBe(6, 1e-9);
+        pan.LoadingOrder.ShouldContain(LoadingStep.ThreeMinutes);
     }
 
     [Fact]

@@ -104,7 +104,7 @@ public sealed class JobFileTests
     [Fact]
     public void Every_mixer_kind_makes_a_mixer_of_its_own()
     {
-        MixerDocument[] said = [new DrumDocument { Size = "" }, new TubDocument { Size = "" }, new BarrowDocument { Size = "" }];
+        MixerDocument[] said = [new DrumDocument { Size = "" }, new ForcedDocument { Size = "" }, new DrillBucketDocument { Size = "" }, new TubDocument { Size = "" }, new BarrowDocument { Size = "" }];
         said.Select(m => m.Of(Volume.FromLitres(60)).GetType()).ShouldBe(
             typeof(Mixer).GetNestedTypes().Where(t => t.IsSubclassOf(typeof(Mixer))), ignoreOrder: true);
     }

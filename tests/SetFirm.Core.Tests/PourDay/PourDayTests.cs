@@ -63,5 +63,5 @@ public sealed class PourDayTests
         });
 
     private static BatchPlan Plan(params int[] units) =>
-        new([.. units], new BatchUnit(Volume.FromLitres(6), Volume.FromLitres(8), PerWhole: 2, BagsWorth: 0.5));
+        new([.. units], new BatchUnit(Volume.FromLitres(6), Volume.FromLitres(8), PerWhole: 2, BagsWorth: 0.5, Mass.FromKilograms(14)));
 }

@@ -1155,7 +1155,7 @@ export interface components {
          * @description What a finding says. The browser holds one sentence for each; the facts named here go into it.
          * @enum {unknown}
          */
-        FindingCode: "quantityUnread" | "outOfRange" | "unknownTimeZone" | "nothingToPour" | "tooMany" | "tooFewEdges" | "turnsDoNotClose" | "outlineGap" | "outlineNotSolvable" | "edgeBackwards" | "outlineCrosses" | "openingOutside" | "openingsOverlap" | "tapesTooShort" | "tapesTooFarApart" | "checkTapeMisfit" | "presetCannotBe" | "bendTooTight" | "tooNarrow" | "curbWantsTwo" | "curbLeansAway" | "easeTooLarge" | "fieldTooThin" | "twoPours" | "noProbes" | "fallTooFlat" | "fallFlatAtHouse" | "fallToWall" | "jointOutside" | "panelTooLong" | "panelTooSlender" | "cornerWithoutJoint" | "jointDeeperThanGroover" | "repeatJoints" | "noWayOut" | "beyondReach" | "fileDamaged" | "fileUnitUnknown" | "fileUnitUnsupported" | "fileWithoutOutline" | "fileTooManyPoints" | "baseThinnerThanAdvised" | "unknownBoard" | "boardTooLow" | "digBelowBoard" | "plyTooStiff" | "bendNeedsKerfs" | "curveOfManyEdges" | "unknownBar" | "steelDoesNotFit" | "heavyPiece" | "footingBelowFrost" | "unknownBag" | "mixWithoutCement" | "waterOverBagLimit" | "waterUnderBagLimit" | "waterCementOutsideTable" | "thicknessOutsideMix" | "stoneTooLarge" | "exposureWaterCement" | "exposureStrength" | "exposureAir" | "mixerTooSmall" | "wantsMixer" | "wantsHelper" | "moreThanADay" | "coldJoint" | "weatherUnusable" | "weatherEndsEarly" | "rainBeforeSet" | "dryingFast" | "coldWeather" | "mixTooCold" | "mixTooHot" | "handsStillMixing" | "afterDark" | "rapidSetsAsPlaced" | "cureStoppedEarly" | "cannotBeKeptWet" | "frozenYoung" | "milestoneOutOfSight" | "causticCement" | "dustWhenTipping" | "heavyLift" | "mixerGuard" | "markServices" | "washOut" | "structuralWork";
+        FindingCode: "quantityUnread" | "outOfRange" | "unknownTimeZone" | "nothingToPour" | "tooMany" | "tooFewEdges" | "turnsDoNotClose" | "outlineGap" | "outlineNotSolvable" | "edgeBackwards" | "outlineCrosses" | "openingOutside" | "openingsOverlap" | "tapesTooShort" | "tapesTooFarApart" | "checkTapeMisfit" | "presetCannotBe" | "bendTooTight" | "tooNarrow" | "curbWantsTwo" | "curbLeansAway" | "easeTooLarge" | "fieldTooThin" | "twoPours" | "noProbes" | "fallTooFlat" | "fallFlatAtHouse" | "fallToWall" | "jointOutside" | "panelTooLong" | "panelTooSlender" | "cornerWithoutJoint" | "jointDeeperThanGroover" | "repeatJoints" | "noWayOut" | "beyondReach" | "fileDamaged" | "fileUnitUnknown" | "fileUnitUnsupported" | "fileWithoutOutline" | "fileTooManyPoints" | "baseThinnerThanAdvised" | "unknownBoard" | "boardTooLow" | "digBelowBoard" | "plyTooStiff" | "bendNeedsKerfs" | "curveOfManyEdges" | "unknownBar" | "steelDoesNotFit" | "heavyPiece" | "footingBelowFrost" | "unknownBag" | "mixWithoutCement" | "waterOverBagLimit" | "waterUnderBagLimit" | "waterCementOutsideTable" | "thicknessOutsideMix" | "stoneTooLarge" | "exposureWaterCement" | "exposureStrength" | "exposureAir" | "mixerTooSmall" | "batchTooHeavy" | "drillRests" | "wantsMixer" | "wantsHelper" | "moreThanADay" | "coldJoint" | "weatherUnusable" | "weatherEndsEarly" | "rainBeforeSet" | "dryingFast" | "coldWeather" | "mixTooCold" | "mixTooHot" | "handsStillMixing" | "afterDark" | "rapidSetsAsPlaced" | "cureStoppedEarly" | "cannotBeKeptWet" | "frozenYoung" | "milestoneOutOfSight" | "causticCement" | "dustWhenTipping" | "heavyLift" | "mixerGuard" | "markServices" | "washOut" | "structuralWork";
         /**
          * @description A finish is a chain of passes.
          * @enum {unknown}
@@ -1551,7 +1551,7 @@ export interface components {
          * @description One step of loading a mixer; the browser has its words.
          * @enum {unknown}
          */
-        LoadingStep: "halfTheWater" | "stone" | "sand" | "cement" | "bags" | "dryMaterial" | "mixDry" | "mostOfTheWater" | "firstBagWet" | "secondBagToPlan" | "restOfWaterByEye";
+        LoadingStep: "halfTheWater" | "stone" | "sand" | "cement" | "bags" | "dryMaterial" | "mixDry" | "mostOfTheWater" | "firstBagWet" | "secondBagToPlan" | "powderSlowly" | "threeMinutes" | "restOfWaterByEye";
         /** Format: date */
         LocalDate: string;
         /** @description A board as sold: actual sizes. */
@@ -1673,23 +1673,35 @@ export interface components {
             ladder: components["schemas"]["WaterStrength"][];
         };
         /** @description What it is mixed in. A closed set of kinds, each of which knows its mixer. */
-        MixerDocument: components["schemas"]["MixerDocumentDrumDocument"] | components["schemas"]["MixerDocumentTubDocument"] | components["schemas"]["MixerDocumentBarrowDocument"];
+        MixerDocument: components["schemas"]["MixerDocumentDrumDocument"] | components["schemas"]["MixerDocumentForcedDocument"] | components["schemas"]["MixerDocumentDrillBucketDocument"] | components["schemas"]["MixerDocumentTubDocument"] | components["schemas"]["MixerDocumentBarrowDocument"];
         MixerDocumentBarrowDocument: {
             /** @enum {string} */
             kind: "barrow";
-            /** @description A volume: of the whole drum, or what a tub or barrow can mix at once. */
+            /** @description A volume: of the whole drum or bucket, or what the others can mix at once. */
+            size: string;
+        };
+        MixerDocumentDrillBucketDocument: {
+            /** @enum {string} */
+            kind: "drillBucket";
+            /** @description A volume: of the whole drum or bucket, or what the others can mix at once. */
             size: string;
         };
         MixerDocumentDrumDocument: {
             /** @enum {string} */
             kind: "drum";
-            /** @description A volume: of the whole drum, or what a tub or barrow can mix at once. */
+            /** @description A volume: of the whole drum or bucket, or what the others can mix at once. */
+            size: string;
+        };
+        MixerDocumentForcedDocument: {
+            /** @enum {string} */
+            kind: "forced";
+            /** @description A volume: of the whole drum or bucket, or what the others can mix at once. */
             size: string;
         };
         MixerDocumentTubDocument: {
             /** @enum {string} */
             kind: "tub";
-            /** @description A volume: of the whole drum, or what a tub or barrow can mix at once. */
+            /** @description A volume: of the whole drum or bucket, or what the others can mix at once. */
             size: string;
         };
         /** @description What it is mixed in, by whom. */

@@ -7,6 +7,8 @@ namespace SetFirm.Core.Plans.Document;
 /// <summary>What it is mixed in. A closed set of kinds, each of which knows its mixer.</summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
 [JsonDerivedType(typeof(DrumDocument), "drum")]
+[JsonDerivedType(typeof(ForcedDocument), "forced")]
+[JsonDerivedType(typeof(DrillBucketDocument), "drillBucket")]
 [JsonDerivedType(typeof(TubDocument), "tub")]
 [JsonDerivedType(typeof(BarrowDocument), "barrow")]
 public abstract record MixerDocument
@@ -15,7 +17,7 @@ public abstract record MixerDocument
     {
     }
 
-    /// <summary>A volume: of the whole drum, or what a tub or barrow can mix at once.</summary>
+    /// <summary>A volume: of the whole drum or bucket, or what the others can mix at once.</summary>
     public required string Size { get; init; }
 
     internal abstract Mixer Of(Volume size);
@@ -24,6 +26,16 @@ public abstract record MixerDocument
 public sealed record DrumDocument : MixerDocument
 {
     internal override Mixer Of(Volume size) => new Mixer.Drum(size);
+}
+
+public sealed record ForcedDocument : MixerDocument
+{
+    internal override Mixer Of(Volume size) => new Mixer.Forced(size);
+}
+
+public sealed record DrillBucketDocument : MixerDocument
+{
+    internal override Mixer Of(Volume size) => new Mixer.DrillBucket(size);
 }
 
 public sealed record TubDocument : MixerDocument

@@ -152,8 +152,12 @@ export const findings: Record<Enum<'FindingCode'>, FindingWords> = {
     `Where it freezes the mix wants about ${number(n(f, 'wantedPct'), 1)} % of fine air; this one has ${number(n(f, 'airPct'), 1)} %. Ask for a mix with air, or a truck.`,
   mixerTooSmall: (f, _t, fmt) =>
     `The mixer takes ${fmt.litres(n(f, 'capacityL'))} at once, and the least batch is ${fmt.litres(n(f, 'unitL'))}. A bigger one is wanted.`,
+  batchTooHeavy: (f, _t, fmt) =>
+    `The least batch weighs ${fmt.mass(n(f, 'unitKg'))} wet; ${n(f, 'hands') > 1 ? 'two lift and tip' : 'one lifts and tips'} ${fmt.mass(n(f, 'mostKg'))}. Mix it in something that is not lifted.`,
+  drillRests: (f) =>
+    `The drill has to cool between batches: ${duration(n(f, 'cycleMin'))} a batch counts its rest.`,
   wantsMixer: (f) =>
-    `${number(n(f, 'count'))} bags by hand is hard work; over ${number(n(f, 'limit'))} wants a drum.`,
+    `${number(n(f, 'count'))} bags mixed so is hard work; over ${number(n(f, 'limit'))} wants a drum.`,
   wantsHelper: (f, _t, fmt) =>
     `${fmt.bulk(n(f, 'volumeM3') * 1000)} is a lot for one; over ${fmt.bulk(n(f, 'limitM3') * 1000)} wants a helper.`,
   moreThanADay: (f, _t, fmt) =>
@@ -192,7 +196,7 @@ export const findings: Record<Enum<'FindingCode'>, FindingWords> = {
   dustWhenTipping: () => 'Cement dust harms lungs: wear a mask when tipping bags, with the wind behind you.',
   heavyLift: (f, _t, fmt) =>
     `A bag weighs ${fmt.mass(n(f, 'massKg'))}; over ${fmt.mass(n(f, 'limitKg'))} lift with help or split it. Turn it over dry before you halve it.`,
-  mixerGuard: () => 'Guard on, hands and sleeves out of the drum, and an RCD or GFCI on the lead.',
+  mixerGuard: () => 'Guard on, hands and sleeves out of what turns, and an RCD or GFCI on the lead.',
   markServices: () => 'Before you dig, have buried cables and pipes marked.',
   washOut: () => 'Wash out where it can settle: never into drains or ponds.',
   structuralWork: () =>

@@ -1,5 +1,5 @@
 /** Words on the screens. Plain, short, as a friend on site would say it. */
-import type { Enum, Meets, StepName, StepState } from '../../api/client';
+import type { Enum, JobDocument, Meets, StepName, StepState } from '../../api/client';
 
 export const app = {
   name: 'Set Firm',
@@ -170,8 +170,10 @@ export const moistures: Record<Enum<'Moisture'>, string> = {
   afterRain: 'After rain: water drips from the heap',
 };
 
-export const mixers: Record<'drum' | 'tub' | 'barrow', string> = {
+export const mixers: Record<JobDocument['mixing']['mixer']['kind'], string> = {
   drum: 'Drum mixer',
+  forced: 'Pan mixer with paddles',
+  drillBucket: 'Drill and bucket',
   tub: 'Tub and hoe',
   barrow: 'Wheelbarrow',
 };
@@ -223,6 +225,8 @@ export const loading: Record<Enum<'LoadingStep'>, string> = {
   mostOfTheWater: 'most of the water',
   firstBagWet: 'the first bag, mixed wet',
   secondBagToPlan: 'the rest, which brings it to plan',
+  powderSlowly: 'the powder, slowly, the drill running',
+  threeMinutes: 'three minutes of mixing',
   restOfWaterByEye: 'the rest of the water by eye',
 };
 
@@ -287,7 +291,7 @@ export const load = {
   sentence: (n: string, size: string, every: string, total: string) =>
     `${n} batches of ${size}, one every ${every}: all mixed and placed in ${total}.`,
   one: (size: string, total: string) => `One batch of ${size}, placed in ${total}.`,
-  bagsEach: (text: string) => `${text} bags`,
+  bagsEach: (text: string) => (['½', '1'].includes(text) ? `${text} bag` : `${text} bags`),
   bucketsEach: (text: string) => `${text} buckets of cement`,
   blocked: 'The batches cannot be told yet. What is missing is said at its field.',
   strip: 'The loads, drawn to size',

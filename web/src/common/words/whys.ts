@@ -263,7 +263,7 @@ export const whys: Record<Explanation['code'], WhyWords> = {
   },
   capacity: {
     title: 'What the mixer takes',
-    formula: 'drum × 0.65, or what the tub or barrow mixes at once',
+    formula: 'drum × 0.65; bucket × 0.6, at most 12 L; else what it mixes at once',
     result: litresResult,
     inputs: {
       unitL: 'least batch, placed',

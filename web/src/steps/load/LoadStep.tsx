@@ -115,7 +115,7 @@ export function LoadStep() {
             <Said
               at="/mixing/mixer/size"
               value={mixing.mixer.size}
-              label={mixing.mixer.kind === 'drum' ? fields.mixerSize : fields.mixerHolds}
+              label={fields.mixerSize[mixing.mixer.kind]}
             />
           </Group>
           <Group gap="xs" align="flex-start">
@@ -129,7 +129,7 @@ export function LoadStep() {
             />
           </Group>
           {batch && load && <BatchCard batch={batch} order={load.loadingOrder} format={format} />}
-          <Notes under={['/mixing']} only={['caution']} />
+          <Notes under={['/mixing']} only={['note', 'caution']} />
         </>
       }
     />

@@ -64,7 +64,6 @@ public static class Batches
         }
 
         var mostUnits = (long)Math.Min(1_000_000, Math.Min(Math.Min(byYield, byLoose), byMass));
-
         var needed = Math.Max(1, Math.Ceiling((wanted.CubicMetres / unit.Yield.CubicMetres) - slack));
         var count = Math.Ceiling(needed / mostUnits);
         if (count > Most)

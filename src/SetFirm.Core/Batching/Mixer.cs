@@ -72,7 +72,7 @@ public abstract record Mixer
         /// <summary>So much of the bucket is mixed without spilling. Source: site practice.</summary>
         public const double BucketShare = 0.6;
 
-        public override Volume Capacity => Bucket * BucketShare is var wet && wet > MostInBucket ? MostInBucket : Bucket * BucketShare;
+        public override Volume Capacity => Bucket * BucketShare > MostInBucket ? MostInBucket : Bucket * BucketShare;
 
         public override bool ByHand => false;
 

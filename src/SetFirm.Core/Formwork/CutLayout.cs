@@ -96,8 +96,8 @@ public static class CuttingStock
     /// <summary>Depth-first search over where each cut goes, longest first.</summary>
     private sealed class Packing
     {
-        /// <summary>Up to so many boards every way of buying them is counted.</summary>
-        private const int MostCounted = 40;
+        /// <summary>Up to so many ways of buying the boards are counted, each; past that the total length is the bound.</summary>
+        private const int MostWays = 20_000;
 
         private readonly double[] sizes;
         private readonly double[] stock;
@@ -136,7 +136,7 @@ public static class CuttingStock
             (nodes, bins, bought) = (0, 0, 0);
             Array.Clear(loads);
             Proven = FewestProven;
-            leastBought = bestBins <= MostCounted ? LeastBought(stock, bestBins, restFrom[0]) : restFrom[0];
+            leastBought = Ways(stock.Length, bestBins) <= MostWays ? LeastBought(stock, bestBins, restFrom[0]) : restFrom[0];
             Shorter(0);
         }
 
@@ -274,7 +274,19 @@ public static class CuttingStock
             return false;
         }
 
-        // The least that so many boards can cost and still hold all: every count of each length, the rest the longest.
+        // How many ways there are of buying so many boards in so many lengths: (boards + lengths - 1) over (lengths - 1).
+        private static double Ways(int lengths, int boards)
+        {
+            var ways = 1.0;
+            for (var i = 1; i < lengths; i++)
+            {
+                ways *= (double)(boards + i) / i;
+            }
+
+            return ways;
+        }
+
+        // The least length that so many boards can have and still hold all: every count of each length, the rest the shortest.
         private static double LeastBought(double[] stock, int boards, double total)
         {
             var best = double.PositiveInfinity;

@@ -21,6 +21,18 @@ public sealed class CutLayoutTests
     }
 
     [Fact]
+    public void Twelve_lengths_of_stock_and_forty_boards_are_answered()
+    {
+        // 48 thousand million ways of buying them.
+        double[] many = [.. Enumerable.Range(0, 12).Select(i => 2400.0 + (i * 200))];
+        double[] cuts = [.. Enumerable.Range(0, 80).Select(i => 2000.0 + ((i * 37) % 300))];
+        var layout = CuttingStock.Lay(cuts, many, Kerf);
+        layout.Boards.Length.ShouldBe(40);
+        layout.StockMm.ShouldBeGreaterThanOrEqualTo(cuts.Sum());
+        layout.StockMm.ShouldBeLessThanOrEqualTo(40 * 4600);
+    }
+
+    [Fact]
     public void The_fewest_boards_and_of_those_the_least_length_where_every_way_can_be_tried()
     {
         var compared = 0;

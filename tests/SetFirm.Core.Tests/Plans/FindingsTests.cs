@@ -163,6 +163,18 @@ public sealed class FindingsTests
         var mended = Taken(small, Single(Planner.Plan(small, Mild), FindingCode.MixerTooSmall).Remedies[0]);
         Planner.Plan(mended, Mild).Load.ShouldNotBeNull();
 
+        // What a quarter of this bucket makes fits, but weighs 27 kg, and one lifts 25.
+        var heavy = job with
+        {
+            Mix = Samples.OneTwoThree() with { Bucket = "10.6 L" },
+            Mixing = job.Mixing with { Mixer = new DrillBucketDocument { Size = "25 L" }, Hands = 1 },
+        };
+        var told = Single(Planner.Plan(heavy, Mild), FindingCode.BatchTooHeavy);
+        told.Facts["unitKg"].ShouldBeInRange(25.5, 29);
+        told.Facts["mostKg"].ShouldBe(25);
+        Planner.Plan(Taken(heavy, told.Remedies[0]), Mild).Load.ShouldNotBeNull();
+        Planner.Plan(heavy with { Mixing = heavy.Mixing with { Hands = 2 } }, Mild).Findings.ShouldNotContain(f => f.Code == FindingCode.BatchTooHeavy);
+
         // Half a bag of 80 lb is 20 kg with its water: one tips it, but never a whole one.
         var bucket = Planner.Plan(In(new DrillBucketDocument { Size = "20 L" }, 1, "general-80lb"), Mild);
         bucket.Load.ShouldNotBeNull().Batches.ShouldAllBe(b => b.Bags == 0.5);

@@ -157,7 +157,7 @@ export const findings: Record<Enum<'FindingCode'>, FindingWords> = {
   drillRests: (f) =>
     `The drill has to cool between batches: ${duration(n(f, 'cycleMin'))} a batch counts its rest.`,
   wantsMixer: (f) =>
-    `${number(n(f, 'count'))} bags mixed so is hard work; over ${number(n(f, 'limit'))} wants a drum.`,
+    `${number(n(f, 'count'))} bags are hard work this way; over ${number(n(f, 'limit'))} wants a drum.`,
   wantsHelper: (f, _t, fmt) =>
     `${fmt.bulk(n(f, 'volumeM3') * 1000)} is a lot for one; over ${fmt.bulk(n(f, 'limitM3') * 1000)} wants a helper.`,
   moreThanADay: (f, _t, fmt) =>

@@ -287,12 +287,15 @@ export const mix = {
   notTold: 'not told',
 };
 
+/** Half a bag and one bag, but two bags. */
+const oneAtMost = (text: string): boolean => ['¼', '½', '¾', '1'].includes(text);
+
 export const load = {
   sentence: (n: string, size: string, every: string, total: string) =>
     `${n} batches of ${size}, one every ${every}: all mixed and placed in ${total}.`,
   one: (size: string, total: string) => `One batch of ${size}, placed in ${total}.`,
-  bagsEach: (text: string) => (['½', '1'].includes(text) ? `${text} bag` : `${text} bags`),
-  bucketsEach: (text: string) => `${text} buckets of cement`,
+  bagsEach: (text: string) => `${text} ${oneAtMost(text) ? 'bag' : 'bags'}`,
+  bucketsEach: (text: string) => `${text} ${oneAtMost(text) ? 'bucket' : 'buckets'} of cement`,
   blocked: 'The batches cannot be told yet. What is missing is said at its field.',
   strip: 'The loads, drawn to size',
   batch: (n: number) => `Batch ${String(n)}`,

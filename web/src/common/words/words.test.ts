@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { factText, formatsFor } from '../format';
 import { findings, remedies, unread } from './findings';
+import { load } from './screens';
 import { whys } from './whys';
 
 const systems = [formatsFor('metric', 'UTC'), formatsFor('us', 'UTC')];
@@ -168,4 +169,16 @@ test('a size out of range is told in its own unit, with the range', () => {
 
 test('every reason why a text could not be read has its sentence', () => {
   for (const sentence of Object.values(unread)) expect(sentence).toMatch(/[.?]$/);
+});
+
+test('half a bag and one bag are a bag, more are bags; buckets likewise', () => {
+  expect(['½', '1', '1½', '2', '7½'].map(load.bagsEach)).toEqual([
+    '½ bag',
+    '1 bag',
+    '1½ bags',
+    '2 bags',
+    '7½ bags',
+  ]);
+  expect(load.bucketsEach('¾')).toBe('¾ bucket of cement');
+  expect(load.bucketsEach('1¼')).toBe('1¼ buckets of cement');
 });

@@ -29,7 +29,23 @@ public sealed class Browser : IDisposable
     public string[] Complaints =>
         [.. Driver.Manage().Logs.GetLog(LogType.Browser).Where(l => l.Level >= LogLevel.Warning).Select(l => l.Message)];
 
-    public string Sentence => Find(By.CssSelector("[data-testid=sentence]")).Text;
+    public string Sentence
+    {
+        get
+        {
+            // Drawn anew while it is read, it is read again.
+            for (var tries = 0; ; tries++)
+            {
+                try
+                {
+                    return Find(By.CssSelector("[data-testid=sentence]")).Text;
+                }
+                catch (StaleElementReferenceException) when (tries < 5)
+                {
+                }
+            }
+        }
+    }
 
     public void Dispose()
     {

@@ -21,6 +21,7 @@ public sealed partial class RoomsTests
         ["Finishing"] = 3,
         ["Curing"] = 3,
         ["PourDay"] = 4,
+        ["Takeoff"] = 4,
         ["Methods"] = 5,
         ["Plans"] = 6,
     };

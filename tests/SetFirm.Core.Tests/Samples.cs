@@ -83,7 +83,8 @@ internal static class Samples
     public static PartsMixDocument OneTwoThree() => new()
     {
         Exposure = Exposure.NoFreezing,
-        Bucket = "12 L",
+        Containers = StartingJob.Containers(UnitSystem.Metric),
+            Additives = new AdditivesDocument(),
         Cement = 1,
         Sand = 2,
         Stone = 3,
@@ -91,6 +92,13 @@ internal static class Samples
         Consistency = Consistency.Plastic,
         Moisture = Moisture.Damp,
     };
+
+    /// <summary>Everything by one bucket, water too.</summary>
+    public static ContainersDocument Buckets(string size)
+    {
+        var bucket = new ContainerDocument { Kind = SetFirm.Core.Batching.ContainerKind.Bucket, Size = size };
+        return new ContainersDocument { Cement = bucket, Sand = bucket, Stone = bucket, Water = new ContainerDocument { Kind = SetFirm.Core.Batching.ContainerKind.Jug, Size = "1 L" } };
+    }
 
     public static JobDocument WithSlab(this JobDocument job, Func<SlabDocument, SlabDocument> change) =>
         job with { Elements = [change((SlabDocument)job.Elements[0])] };

@@ -1,8 +1,11 @@
+using SetFirm.Core.Quantities;
+
 namespace SetFirm.Core.Batching;
 
 /// <summary>How many hands there are, and what that does to the pace and the day. Source: site practice (tune).</summary>
 /// <param name="Hands">People, 1 or more.</param>
-public readonly record struct Crew(int Hands)
+/// <param name="Mixers">How many like mixers they run at once, 1 or more.</param>
+public readonly record struct Crew(int Hands, int Mixers = 1)
 {
     /// <summary>A day in comfort, m3 a person.</summary>
     public const double ComfortM3 = 0.75;
@@ -19,8 +22,25 @@ public readonly record struct Crew(int Hands)
     /// <summary>What one person lifts and tips, batch after batch, kg.</summary>
     public const double LiftKg = 25;
 
-    /// <summary>A second person overlaps placing with mixing; a third a little more.</summary>
-    public double CycleFactor => Hands switch
+    /// <summary>People for whom a volume is a day in comfort.</summary>
+    public static int ComfortFor(Volume volume) => (int)Math.Ceiling((volume.CubicMetres / ComfortM3) - 1e-9);
+
+    /// <summary>A mixer without a person of its own stands still.</summary>
+    public int Running => Math.Min(Mixers, Hands);
+
+    /// <summary>From one batch to the next, as a share of a batch's cycle: helpers overlap placing with mixing, and mixers take turns.</summary>
+    public double CycleFactor
+    {
+        get
+        {
+            // Hands are shared out; where they do not go evenly, some mixers have one more than others.
+            var (each, more) = Math.DivRem(Hands, Running);
+            return 1 / (((Running - more) / Factor(each)) + (more / Factor(each + 1)));
+        }
+    }
+
+    // A second person overlaps placing with mixing; a third a little more.
+    private static double Factor(int hands) => hands switch
     {
         <= 1 => 1,
         2 => 0.55,

@@ -20,6 +20,21 @@ public enum Severity
 public enum RemedyCode
 {
     AddHand,
+    AddMixer,
+    Retard,
+    CoolerHour,
+    OtherBag,
+    NoStone,
+    PlasticiseInstead,
+    StirInAir,
+    OneDose,
+    UsualPigment,
+    WithoutAdditive,
+    WithoutChloride,
+    BroomInstead,
+    WarmWater,
+    CoolWater,
+    EnoughInShed,
     BiggerMixer,
     LaterDay,
     BagMiddleWater,
@@ -42,7 +57,18 @@ public enum RemedyCode
 public sealed record Edit(string Path, string? Text = null, double? Number = null, bool? Yes = null);
 
 /// <summary>A remedy with the edits it makes and the effect it would have, as facts.</summary>
-public sealed record Remedy(RemedyCode Code, IReadOnlyList<Edit> Edits, IReadOnlyDictionary<string, double> Effect);
+/// <param name="Code">What it does.</param>
+/// <param name="Edits">To the document.</param>
+/// <param name="Effect">Numbers by name; the name ends in the unit.</param>
+public sealed record Remedy(RemedyCode Code, IReadOnlyList<Edit> Edits, IReadOnlyDictionary<string, double> Effect)
+{
+    private static readonly Dictionary<string, string> NoTexts = [];
+
+    /// <summary>Names of things: a bag.</summary>
+    public IReadOnlyDictionary<string, string> Texts { get; init; } = NoTexts;
+
+    public Remedy Naming(string name, string text) => this with { Texts = new Dictionary<string, string>(Texts) { [name] = text } };
+}
 
 /// <summary>Something the planner noticed: data only, words belong to the browser.</summary>
 /// <param name="Code">What it says.</param>

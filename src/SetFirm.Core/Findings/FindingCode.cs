@@ -186,7 +186,33 @@ public enum FindingCode
     /// <summary>Facts: airPct, wantedPct.</summary>
     ExposureAir,
 
+    /// <summary>Texts: additive. A rapid mix takes only its own maker's.</summary>
+    RapidTakesItsOwn,
+
+    /// <summary>Facts: doses, most.</summary>
+    TooMuchRetarder,
+
+    /// <summary>Facts: givenPct, usualPct, mostPct.</summary>
+    TooMuchPigment,
+    AirNotForBags,
+    RetardedAndAccelerated,
+    PigmentByLabel,
+    ChlorideRustsSteel,
+
+    /// <summary>Facts: stoneMm, deepMm, mostMm.</summary>
+    PlasticisedSegregates,
+    AirNeverTrowelled,
+
+    /// <summary>Facts: airC, belowC.</summary>
+    AntifreezeIsNoCover,
+
     // Load
+    /// <summary>Facts: mixers, hands.</summary>
+    MixersWithoutHands,
+
+    /// <summary>Facts: offPct, yieldPct. What measuring in quarters does to the w/c.</summary>
+    CoarselyMeasured,
+
     /// <summary>Facts: unitL, capacityL.</summary>
     MixerTooSmall,
 
@@ -207,6 +233,13 @@ public enum FindingCode
 
     /// <summary>Facts: ageMin, limitMin.</summary>
     ColdJoint,
+
+    // Buy
+    /// <summary>Facts: used (in the thing's unit). Texts: good.</summary>
+    ShedHoldsNothing,
+
+    /// <summary>Facts: mostKg, payloadKg. Texts: good. One of it is more than the car carries.</summary>
+    TooHeavyForCar,
 
     // Day
     /// <summary>Facts: hour (index), Texts: field.</summary>
@@ -229,6 +262,12 @@ public enum FindingCode
 
     /// <summary>Facts: mixC, limitC.</summary>
     MixTooHot,
+
+    /// <summary>Facts: wantedC, waterC, leastC, mostC. Water alone cannot bring the mix there.</summary>
+    MixOutOfReach,
+
+    /// <summary>Facts: waterC, limitC.</summary>
+    WaterScalds,
 
     /// <summary>Facts: overlapMin. Texts: pass.</summary>
     HandsStillMixing,

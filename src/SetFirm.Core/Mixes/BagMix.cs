@@ -71,6 +71,15 @@ public sealed record BagMix(
         };
     }
 
+    /// <summary>The bag with cement added: it weighs and yields more, and its w/c falls where its cement is known; more strength is not claimed.</summary>
+    /// <param name="cementKg">Added to one bag.</param>
+    public BagMix Enriched(double cementKg) => cementKg <= 0 ? this : this with
+    {
+        Mass = Mass + Mass.FromKilograms(cementKg),
+        Yield = Yield + Volume.FromCubicMetres(cementKg / Ingredients.CementKgPerM3),
+        Cement = ((Mass.Kilograms * Cement) + cementKg) / (Mass.Kilograms + cementKg),
+    };
+
     /// <summary>The mix with this much water; <paramref name="f28"/> comes from <see cref="StrengthWith"/>.</summary>
     public ConcreteMix MixedWith(Volume water, Strength f28)
     {
@@ -101,6 +110,9 @@ public enum BagKind
     Topping,
     Mortar,
     Countertop,
+
+    /// <summary>The user's own; it has a name of its own.</summary>
+    Own,
 }
 
 /// <summary>c of f(t) = f28 exp(c (1 - sqrt(28/t))). Source: EN 1992-1-1 3.1.2; sulfo-aluminate by fit to maker's ages.</summary>

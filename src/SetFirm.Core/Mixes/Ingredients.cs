@@ -6,6 +6,15 @@ public static class Ingredients
     /// <summary>94 lb to the cubic foot, kg/m3 loose.</summary>
     public const double CementLooseKgPerM3 = 1505;
     public const double SandLooseKgPerM3 = 1600;
+
+    /// <summary>All-in ballast: sand and stone as dug.</summary>
+    public const double BallastLooseKgPerM3 = 1750;
+
+    /// <summary>Of all-in ballast, by mass.</summary>
+    public const double SandShareOfBallast = 0.38;
+
+    /// <summary>Water, to measure by weight with.</summary>
+    public const double WaterKgPerM3 = 1000;
     public const double CementKgPerM3 = 3150;
     public const double SandKgPerM3 = 2650;
     public const double StoneKgPerM3 = 2680;
@@ -43,6 +52,10 @@ public static class Moistures
         _ => throw new System.Diagnostics.UnreachableException(),
     };
 
+    /// <summary>All-in ballast: its sand as sand, its stone as stone.</summary>
+    public static double BallastWaterShare(Moisture moisture) =>
+        (Ingredients.SandShareOfBallast * SandWaterShare(moisture)) + ((1 - Ingredients.SandShareOfBallast) * StoneWaterShare(moisture));
+
     /// <summary>How many buckets of damp sand hold the sand of one dry bucket.</summary>
     public static double SandBulking(Moisture moisture) => moisture switch
     {
@@ -52,11 +65,15 @@ public static class Moistures
         Moisture.AfterRain => 1.18,
         _ => throw new System.Diagnostics.UnreachableException(),
     };
+
+    /// <summary>All-in ballast swells by its sand.</summary>
+    public static double BallastBulking(Moisture moisture) => 1 + (Ingredients.SandShareOfBallast * (SandBulking(moisture) - 1));
 }
 
 /// <summary>How the mix should move, from crumbly to pouring.</summary>
 public enum Consistency
 {
+    Crumbly,
     Balling,
     Stiff,
     Plastic,
@@ -69,6 +86,7 @@ public static class Consistencies
 {
     public static double SlumpMm(Consistency consistency) => consistency switch
     {
+        Consistency.Crumbly => 0,
         Consistency.Balling => 12.5,
         Consistency.Stiff => 37.5,
         Consistency.Plastic => 87.5,

@@ -4,17 +4,32 @@ using SetFirm.Core.Quantities;
 namespace SetFirm.Core.Mixes;
 
 /// <summary>Parts by loose, dry volume: cement is usually 1.</summary>
-public readonly record struct Parts(double Cement, double Sand, double Stone);
+/// <param name="Cement">Above 0.</param>
+/// <param name="Sand">Sharp sand.</param>
+/// <param name="Stone">Of one size.</param>
+/// <param name="Ballast">All-in: sand and stone as dug.</param>
+public readonly record struct Parts(double Cement, double Sand, double Stone, double Ballast = 0)
+{
+    public bool HasStone => Stone > 0 || Ballast > 0;
+}
 
 /// <summary>A mix by parts, brought to a cubic metre placed by absolute volume.</summary>
 /// <param name="CementKg">Cement in 1 m3.</param>
-/// <param name="SandKg">Dry sand in 1 m3.</param>
-/// <param name="StoneKg">Dry stone in 1 m3.</param>
+/// <param name="SandKg">Dry sand in 1 m3, less what is in ballast.</param>
+/// <param name="StoneKg">Dry stone in 1 m3, likewise.</param>
+/// <param name="BallastKg">Dry all-in ballast in 1 m3.</param>
 /// <param name="WaterKg">All mixing water in 1 m3.</param>
 /// <param name="AirShare">Of the volume, 0-1.</param>
-public sealed record Proportions(double CementKg, double SandKg, double StoneKg, double WaterKg, double AirShare)
+public sealed record Proportions(double CementKg, double SandKg, double StoneKg, double BallastKg, double WaterKg, double AirShare)
 {
     public double WaterCement => WaterKg / CementKg;
+
+    /// <summary>Cement, sand and stone in 1 m3, dry, kg.</summary>
+    public double SolidsKg => CementKg + SandKg + StoneKg + BallastKg;
+
+    /// <summary>Water that sand and stone bring with them, kg in 1 m3.</summary>
+    public double CarriedWaterKg(Moisture moisture) => (SandKg * Moistures.SandWaterShare(moisture)) + (StoneKg * Moistures.StoneWaterShare(moisture))
+        + (BallastKg * Moistures.BallastWaterShare(moisture));
 
     /// <summary>Loose, dry litres of cement that go into 1 m3.</summary>
     public double CementLooseLitres => CementKg / Ingredients.CementLooseKgPerM3 * 1000;
@@ -32,15 +47,15 @@ public static class PartsMix
     public static Proportions WithRatio(Parts parts, double stoneMm, double waterCement, double airShare)
     {
         var solids = Solids(parts, stoneMm);
-        var water = solids.Cement * waterCement;
-        return PerCubicMetre(solids, water, (solids.Volume + (water / 1000)) / (1 - airShare), airShare);
+        var water = solids.CementKg * waterCement;
+        return PerCubicMetre(solids, water, (Volume(solids) + (water / 1000)) / (1 - airShare), airShare);
     }
 
     /// <summary>Parts with the water that gives the table's litres in a cubic metre placed: V (1 - air) = solids + W V / 1000.</summary>
     public static Proportions WithWater(Parts parts, double stoneMm, double waterKgPerM3, double airShare)
     {
         var solids = Solids(parts, stoneMm);
-        var volume = solids.Volume / (1 - airShare - (waterKgPerM3 / 1000));
+        var volume = Volume(solids) / (1 - airShare - (waterKgPerM3 / 1000));
         return PerCubicMetre(solids, waterKgPerM3 * volume, volume, airShare);
     }
 
@@ -56,7 +71,7 @@ public static class PartsMix
             f28,
             mix.CementKg,
             mix.WaterKg,
-            mix.CementKg + mix.SandKg + mix.StoneKg,
+            mix.SolidsKg,
             mix.WaterCement,
             mix.AirShare,
             initial,
@@ -64,15 +79,23 @@ public static class PartsMix
             AgeCoefficients.Of(MixFamily.Portland));
     }
 
-    private static (double Cement, double Sand, double Stone, double Volume) Solids(Parts parts, double stoneMm)
-    {
-        var cement = Require.Positive(parts.Cement) * Ingredients.CementLooseKgPerM3;
-        var sand = Require.NotNegative(parts.Sand) * Ingredients.SandLooseKgPerM3;
-        var stone = Require.NotNegative(parts.Stone) * Ingredients.StoneLooseKgPerM3(stoneMm);
-        return (cement, sand, stone, (cement / Ingredients.CementKgPerM3) + (sand / Ingredients.SandKgPerM3) + (stone / Ingredients.StoneKgPerM3));
-    }
+    /// <summary>Absolute volume of dry ingredients, m3. Source: ACI 211.1.</summary>
+    public static double SolidVolume(double cementKg, double sandKg, double stoneKg, double ballastKg) =>
+        (cementKg / Ingredients.CementKgPerM3)
+        + ((sandKg + (ballastKg * Ingredients.SandShareOfBallast)) / Ingredients.SandKgPerM3)
+        + ((stoneKg + (ballastKg * (1 - Ingredients.SandShareOfBallast))) / Ingredients.StoneKgPerM3);
 
-    private static Proportions PerCubicMetre(
-        (double Cement, double Sand, double Stone, double Volume) solids, double water, double volume, double airShare) =>
-        new(solids.Cement / volume, solids.Sand / volume, solids.Stone / volume, water / volume, airShare);
+    // Of one cubic metre of loose parts for each part.
+    private static Proportions Solids(Parts parts, double stoneMm) => new(
+        Require.Positive(parts.Cement) * Ingredients.CementLooseKgPerM3,
+        Require.NotNegative(parts.Sand) * Ingredients.SandLooseKgPerM3,
+        Require.NotNegative(parts.Stone) * Ingredients.StoneLooseKgPerM3(stoneMm),
+        Require.NotNegative(parts.Ballast) * Ingredients.BallastLooseKgPerM3,
+        WaterKg: 0,
+        AirShare: 0);
+
+    private static double Volume(Proportions solids) => SolidVolume(solids.CementKg, solids.SandKg, solids.StoneKg, solids.BallastKg);
+
+    private static Proportions PerCubicMetre(Proportions solids, double water, double volume, double airShare) => new(
+        solids.CementKg / volume, solids.SandKg / volume, solids.StoneKg / volume, solids.BallastKg / volume, water / volume, airShare);
 }

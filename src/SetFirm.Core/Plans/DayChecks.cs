@@ -29,34 +29,92 @@ internal static class DayChecks
 
     private const double DarkWm2 = 1;
 
+    /// <summary>Water hotter than this scalds, °C; and hotter than the last it is not mixed with.</summary>
+    private const double ScaldC = 50;
+
+    public const double HottestWaterC = 60;
+    private const double ColdestWaterC = 2;
+
+    private static readonly LocalTimePattern TimePattern = LocalTimePattern.CreateWithInvariantCulture("HH:mm");
+
+    private static Duration JointLimit(ConcreteMix mix, double mixC) =>
+        Duration.FromHours(JointProgress * mix.ToInitialSet.TotalHours / Math.Max(EquivalentAge.Rate(mixC), 0.01));
+
     /// <summary>Whether each batch is still plastic when the next one meets it.</summary>
     /// <returns>How old it may be at the mix's temperature.</returns>
-    public static Duration Joint(ConcreteMix mix, double mixC, PourSchedule schedule, PlannedLoad load, Gate gate)
+    public static Duration Joint(ConcreteMix mix, double mixC, PourSchedule schedule, PlannedLoad load, JobDocument job, HourlyWeather weather, Gate gate)
     {
-        var rate = Math.Max(EquivalentAge.Rate(mixC), 0.01);
-        var limit = Duration.FromHours(JointProgress * mix.ToInitialSet.TotalHours / rate);
+        var limit = JointLimit(mix, mixC);
         gate.Add(Explanation.For(
             WhyCode.JointAge, "", schedule.JointAge.TotalMinutes, Source.AstmC1074,
             ("limitMin", limit.TotalMinutes), ("initialSetH", mix.ToInitialSet.TotalHours), ("mixC", mixC), ("progress", JointProgress)));
         if (schedule.JointAge > limit)
         {
-            var hands = load.Crew.Hands;
-            var quicker = (load with { Crew = new Crew(hands + 1) }).Schedule(default).JointAge;
-            var finding = Finding.Of(
-                FindingCode.ColdJoint, Severity.Warning, "/mixing/hands", ("ageMin", schedule.JointAge.TotalMinutes), ("limitMin", limit.TotalMinutes));
-            gate.Add(quicker < schedule.JointAge
-                ? finding.WithRemedies(new Remedy(
-                    RemedyCode.AddHand,
-                    [new Edit("/mixing/hands", Number: hands + 1)],
-                    new Dictionary<string, double> { ["hands"] = hands + 1, ["ageMin"] = quicker.TotalMinutes, ["limitMin"] = limit.TotalMinutes }))
-                : finding);
+            gate.Add(Finding.Of(
+                FindingCode.ColdJoint, Severity.Warning, "/mixing/hands", ("ageMin", schedule.JointAge.TotalMinutes), ("limitMin", limit.TotalMinutes)).WithRemedies(
+                [.. JointRemedies(mix, schedule, load, limit, job, weather)]));
         }
 
         return limit;
     }
 
+    // Each with the age it would bring, or the limit: those that suffice first.
+    private static IEnumerable<Remedy> JointRemedies(ConcreteMix mix, PourSchedule schedule, PlannedLoad load, Duration limit, JobDocument job, HourlyWeather weather)
+    {
+        var (hands, mixers) = (load.Crew.Hands, load.Crew.Mixers);
+        var found = new List<(Duration Over, Remedy Remedy)>();
+        void Quicker(RemedyCode code, PlannedLoad with, string unit, double count, params ReadOnlySpan<Edit> edits)
+        {
+            var age = with.Schedule(default).JointAge;
+            if (age < schedule.JointAge)
+            {
+                found.Add((age - limit, new Remedy(
+                    code, edits.ToArray(), new Dictionary<string, double> { [unit] = count, ["ageMin"] = age.TotalMinutes, ["limitMin"] = limit.TotalMinutes })));
+            }
+        }
+
+        void Later(RemedyCode code, Duration newLimit, string unit, double count, params ReadOnlySpan<Edit> edits)
+        {
+            if (newLimit > limit)
+            {
+                found.Add((schedule.JointAge - newLimit, new Remedy(
+                    code, edits.ToArray(), new Dictionary<string, double> { [unit] = count, ["ageMin"] = schedule.JointAge.TotalMinutes, ["limitMin"] = newLimit.TotalMinutes })));
+            }
+        }
+
+        Quicker(RemedyCode.AddHand, load with { Crew = load.Crew with { Hands = hands + 1 } }, "hands", hands + 1, new Edit("/mixing/hands", Number: hands + 1));
+        Quicker(
+            RemedyCode.AddMixer, load with { Crew = new Crew(Math.Max(hands, mixers + 1), mixers + 1) }, "mixers", mixers + 1,
+            new Edit("/mixing/mixers", Number: mixers + 1), new Edit("/mixing/hands", Number: Math.Max(hands, mixers + 1)));
+        if (mix.Family != MixFamily.Rapid && job.Mix.Additives.Retarder == 0)
+        {
+            Later(RemedyCode.Retard, limit * Additives.SetFactor(new Dose(Additive.Retarder, 1)), "doses", 1, new Edit(AdditiveChecks.Path(Additive.Retarder), Number: 1));
+        }
+
+        if (CoolestHour(schedule.Batches[0].WaterAdded, weather, job) is var (shift, start))
+        {
+            var mixC = DayStep.MixTemperature(mix, weather.At(schedule.Batches[0].WaterAdded + shift).AirC, job.Mixing.WaterC);
+            Later(
+                RemedyCode.CoolerHour, JointLimit(mix, mixC), "mixC", mixC, new Edit("/day/start", Text: start));
+        }
+
+        return found.OrderBy(f => f.Over > Duration.Zero).ThenBy(f => f.Over).Select(f => f.Remedy);
+    }
+
+    /// <summary>The coolest full hour of the day between six and noon, and how far off it is.</summary>
+    private static (Duration Shift, string Start)? CoolestHour(Instant start, HourlyWeather weather, JobDocument job)
+    {
+        if (!TimePattern.Parse(job.Day.Start).TryGetValue(default, out var said))
+        {
+            return null;
+        }
+
+        var hours = Enumerable.Range(6, 7).Select(h => (Shift: Duration.FromMinutes((h * 60) - (said.Hour * 60) - said.Minute), Start: TimePattern.Format(new LocalTime(h, 0))));
+        return hours.MinBy(h => weather.At(start + h.Shift).AirC);
+    }
+
     /// <summary>Rain, drying, heat and cold, from the first water to final set.</summary>
-    public static void Weather(DayReport day, HourlyWeather weather, JobDocument job, Gate gate)
+    public static void Weather(DayReport day, ConcreteMix mix, HourlyWeather weather, JobDocument job, Gate gate)
     {
         gate.Add(Explanation.For(
             WhyCode.Evaporation, "", day.PeakEvaporation, Source.Uno1998,
@@ -85,7 +143,8 @@ internal static class DayChecks
 
         if (day.MixC > MostMixC)
         {
-            gate.Add(Finding.Of(FindingCode.MixTooHot, Severity.Warning, "/mixing/waterC", ("mixC", day.MixC), ("limitC", MostMixC)));
+            gate.Add(Finding.Of(FindingCode.MixTooHot, Severity.Warning, "/mixing/waterC", ("mixC", day.MixC), ("limitC", MostMixC)).Mending(
+                WaterFor(RemedyCode.CoolWater, MostMixC, mix, weather.At(day.Start).AirC)));
         }
 
         var coldest = day.Hours.Min(h => h.AirC);
@@ -94,9 +153,50 @@ internal static class DayChecks
             gate.Add(Finding.Of(FindingCode.ColdWeather, Severity.Warning, "/day/date", ("airC", coldest), ("limitC", ColdAirC)));
             if (day.MixC < LeastMixColdC)
             {
-                gate.Add(Finding.Of(FindingCode.MixTooCold, Severity.Warning, "/mixing/waterC", ("mixC", day.MixC), ("limitC", LeastMixColdC)));
+                gate.Add(Finding.Of(FindingCode.MixTooCold, Severity.Warning, "/mixing/waterC", ("mixC", day.MixC), ("limitC", LeastMixColdC)).Mending(
+                    WaterFor(RemedyCode.WarmWater, LeastMixColdC, mix, weather.At(day.Start).AirC)));
             }
         }
+    }
+
+    /// <summary>The mix at a wanted temperature, by the water alone, and what hot water does to hands.</summary>
+    public static void Water(ConcreteMix mix, double solidsC, double mixC, JobDocument job, double coldestC, Gate gate)
+    {
+        var mixing = job.Mixing;
+        const string path = "/mixing/wantedMixC";
+        const double near = 0.5;
+        if (mixing.WantedMixC is { } wanted && gate.InRange(path, wanted, 5, MostMixC, "C") && Math.Abs(wanted - mixC) > near)
+        {
+            var code = wanted > mixC ? RemedyCode.WarmWater : RemedyCode.CoolWater;
+            gate.Add(Finding.Of(
+                FindingCode.MixOutOfReach, Severity.Note, path,
+                ("wantedC", wanted), ("mixC", mixC), ("waterC", FreshTemperature.WaterFor(wanted, mix.SolidsKgPerM3, solidsC, mix.WaterKgPerM3)), ("leastC", ColdestWaterC), ("mostC", HottestWaterC))
+                .Mending(WaterFor(code, wanted, mix, solidsC)));
+        }
+
+        if (mixing.WaterC > ScaldC)
+        {
+            gate.Add(Finding.Of(FindingCode.WaterScalds, Severity.Caution, "/mixing/waterC", ("waterC", mixing.WaterC), ("limitC", ScaldC)));
+        }
+
+        if (coldestC < Additives.AntifreezeBelowC && job.Mix.Additives.Antifreeze > 0)
+        {
+            gate.Add(Finding.Of(FindingCode.AntifreezeIsNoCover, Severity.Note, AdditiveChecks.Path(Additive.Antifreeze), ("airC", coldestC), ("belowC", Additives.AntifreezeBelowC)));
+        }
+
+        var wish = mixing.WantedMixC ?? LeastMixColdC;
+        gate.Add(Explanation.For(
+            WhyCode.WarmWater, "", FreshTemperature.WaterFor(wish, mix.SolidsKgPerM3, solidsC, mix.WaterKgPerM3), Source.Aci306,
+            ("wantedC", wish), ("solidsKg", mix.SolidsKgPerM3), ("solidsC", solidsC), ("waterKg", mix.WaterKgPerM3)));
+    }
+
+    // To the whole degree; null where water alone cannot do it.
+    private static Remedy? WaterFor(RemedyCode code, double wantedC, ConcreteMix mix, double solidsC)
+    {
+        var exact = FreshTemperature.WaterFor(wantedC, mix.SolidsKgPerM3, solidsC, mix.WaterKgPerM3);
+        var waterC = code == RemedyCode.WarmWater ? Math.Ceiling(exact) : Math.Floor(exact);
+        return waterC is < ColdestWaterC or > HottestWaterC ? null : new Remedy(
+            code, [new Edit("/mixing/waterC", Number: waterC)], new Dictionary<string, double> { ["waterC"] = waterC, ["mixC"] = wantedC });
     }
 
     /// <summary>Whether there are hands and light for every pass.</summary>

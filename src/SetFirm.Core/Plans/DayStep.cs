@@ -39,10 +39,11 @@ internal static class DayStep
     {
         var mix = recipe.Mix;
         var schedule = load.Schedule(start);
-        var mixC = MixTemperature(mix, weather.At(start).AirC, job.Mixing.WaterC, gate);
+        var airC = weather.At(start).AirC;
+        var mixC = MixTemperature(mix, airC, job.Mixing.WaterC, gate);
         var histories = new ZoneHistories(mix, mixC, weather, model);
         var zones = ZonesOf(shape, mix, load, schedule, histories, gate);
-        var jointLimit = DayChecks.Joint(mix, mixC, schedule, load, gate);
+        var jointLimit = DayChecks.Joint(mix, mixC, schedule, load, job, weather, gate);
         var last = shape.Elements[^1];
         var youngest = new ZonePour(mix, last.Cast.Depth, mixC, schedule.Batches[^1].WaterAdded);
         var first = histories.Of(shape.Elements[0].Cast.Depth, start);
@@ -68,19 +69,22 @@ internal static class DayStep
             passes,
             hours);
         ExplainSet(report, mix, schedule, gate);
-        DayChecks.Weather(report, weather, job, gate);
+        DayChecks.Weather(report, mix, weather, job, gate);
+        DayChecks.Water(mix, airC, mixC, job, hours.Min(h => h.AirC), gate);
         DayChecks.Hands(report, mix, job, weather, gate);
         return new PlannedDay(report, schedule, youngest, jointLimit);
     }
 
+    /// <summary>Materials stand out overnight: they are as warm as the air when mixing begins.</summary>
+    public static double MixTemperature(ConcreteMix mix, double airC, double waterC) => FreshTemperature.Of(
+        new HeatPart(mix.SolidsKgPerM3, airC, FreshTemperature.SolidsKjPerKgK),
+        new HeatPart(mix.WaterKgPerM3, waterC, FreshTemperature.WaterKjPerKgK));
+
     private static double MixTemperature(ConcreteMix mix, double airC, double waterC, Gate gate)
     {
-        // Materials stand out overnight: they are as warm as the air when mixing begins.
-        var sound = gate.InRange("/mixing/waterC", waterC, 0, 60, "C");
-        var water = sound ? waterC : Math.Clamp(double.IsNaN(waterC) ? airC : waterC, 0, 60);
-        var mixC = FreshTemperature.Of(
-            new HeatPart(mix.SolidsKgPerM3, airC, FreshTemperature.SolidsKjPerKgK),
-            new HeatPart(mix.WaterKgPerM3, water, FreshTemperature.WaterKjPerKgK));
+        var sound = gate.InRange("/mixing/waterC", waterC, 0, DayChecks.HottestWaterC, "C");
+        var water = sound ? waterC : Math.Clamp(double.IsNaN(waterC) ? airC : waterC, 0, DayChecks.HottestWaterC);
+        var mixC = MixTemperature(mix, airC, water);
         gate.Add(Explanation.For(
             WhyCode.MixTemperature, "", mixC, Source.Aci305,
             ("solidsKg", mix.SolidsKgPerM3), ("solidsC", airC), ("waterKg", mix.WaterKgPerM3), ("waterC", water)));

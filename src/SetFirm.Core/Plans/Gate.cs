@@ -44,6 +44,10 @@ internal sealed class Gate(UnitSystem system)
         Quantity(path, text, table ?? Units.Volumes, Dimension.Volume) is { } cubicMetres
         && InRange(path, cubicMetres * 1000, leastL, mostL, "L") ? Quantities.Volume.FromCubicMetres(cubicMetres) : null;
 
+    public Mass? Mass(string path, string? text, double leastKg, double mostKg) =>
+        Quantity(path, text, Units.Masses, Dimension.Mass) is { } kilograms
+        && InRange(path, kilograms, leastKg, mostKg, "Kg") ? Quantities.Mass.FromKilograms(kilograms) : null;
+
     /// <summary>True when a plain number lies within limits; else a finding.</summary>
     public bool InRange(string path, double value, double least, double most, string unit = "")
     {

@@ -1,8 +1,12 @@
+using System.Collections.Immutable;
+using SetFirm.Core.Batching;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Methods;
+using SetFirm.Core.Mixes;
 using SetFirm.Core.Plans.Document;
 using SetFirm.Core.Plans.Report;
 using SetFirm.Core.Setting;
+using SetFirm.Core.Takeoff;
 using SetFirm.Core.Weather;
 
 namespace SetFirm.Core.Plans;
@@ -22,12 +26,18 @@ public static class Planner
         var gate = new Gate(job.Units);
         var shape = ShapeStep.Plan(job.Elements, gate);
         var build = BuildStep.Plan(job, shape, gate);
-        var recipe = MixStep.Plan(job.Mix, gate);
-        var load = LoadStep.Plan(job.Mixing, recipe, shape?.PourL, gate);
+        var terms = BuyStep.Terms(job.Buy, gate);
+        var own = OwnBags.Of(job.Buy, gate);
+        var recipe = MixStep.Plan(job.Mix, own, gate);
+        var place = LoadStep.Place(job.Mixing, gate);
+        var load = LoadStep.Plan(place, recipe, shape?.PourL, gate);
         var start = DayStep.Start(job, gate);
+        var ways = shape is null ? null : Weighed(job, shape, own, terms, place);
+        IReadOnlyList<WayReport> side = ways is null || recipe is null ? [] : MixWays.All(ways, job.Mix, recipe);
         if (shape is not null && recipe is not null)
         {
-            MixStep.CheckSections(recipe, shape.Elements, gate);
+            MixStep.CheckSections(recipe, shape.Elements, side, gate);
+            AdditiveChecks.Elements(recipe, shape.Elements, build, gate);
         }
 
         var day = shape is not null && recipe is not null && load is not null && start is { } when
@@ -39,19 +49,23 @@ public static class Planner
             gate.Add(caution);
         }
 
+        var loads = recipe is null || load is null || shape is null ? null : Loads(recipe, load, shape, day, gate);
+        var units = recipe is null || shape is null ? 0 : Units(recipe, load, shape);
+        var buy = recipe is null || shape is null || terms is null || ways is null ? null : BuyStep.Plan(job, shape, build, recipe, loads, units, terms, ways, gate);
         return new PlanReport
         {
             Shape = shape?.Report,
             Build = build,
-            Mix = recipe is null || shape is null ? null : recipe.Report(Units(recipe, load, shape)),
-            Load = recipe is null || load is null ? null : Loads(recipe, load, job.Mix, day),
+            Mix = recipe is null || ways is null ? null : Mixed(recipe, units, ways.Demand, side),
+            Load = loads,
+            Buy = buy,
             Day = day?.Report,
             Cure = cure,
             Readings = gate.Readings,
             Findings = [.. gate.Findings.OrderByDescending(f => f.Severity)],
             Explanations = gate.Explanations,
             Citations = [.. gate.Explanations.SelectMany(e => e.Sources).Distinct().Order().Select(Citations.Of)],
-            Steps = StepStates.Of(gate.Findings, shape is not null, build is not null, recipe is not null, load is not null, day is not null, cure is not null),
+            Steps = StepStates.Of(gate.Findings, shape is not null, build is not null, recipe is not null, load is not null, buy is not null, day is not null, cure is not null),
         };
     }
 
@@ -60,23 +74,45 @@ public static class Planner
         ? load.Batches.Units.Sum()
         : (int)Math.Min(int.MaxValue, Math.Ceiling((shape.Report.OrderL + LoadStep.HoldBackL) / recipe.Unit.Yield.Litres));
 
-    private static LoadReport Loads(Recipe recipe, PlannedLoad load, MixDocument mix, PlannedDay? day)
+    private static WaysContext Weighed(JobDocument job, PlannedShape shape, ImmutableArray<BagMix> own, BuyTerms? terms, MixingPlace? place)
+    {
+        ImmutableArray<MixUse> uses = [.. shape.Elements.Select(e => e.Said.Traits.Mix).Distinct()];
+        var demand = MixUses.Demand(
+            uses, job.Mix.Exposure, shape.Elements.Min(e => e.Cast.Thinnest.Millimetres), shape.Elements.Max(e => e.Cast.Depth.Millimetres));
+        return new WaysContext(
+            demand, uses, shape.Report.OrderL + LoadStep.HoldBackL, job.Build.Sold, own, terms?.Prices ?? PriceBook.Typical, place?.Mixer, place?.Crew ?? new Crew(1), place?.BarrowMetres ?? 0,
+            terms?.HourWorth ?? 0);
+    }
+
+    private static MixReport Mixed(Recipe recipe, int units, MixDemand demand, IReadOnlyList<WayReport> ways)
+    {
+        var (mix, (bagged, parts)) = (recipe.Mix, recipe.Totals(units));
+        return new MixReport(
+            mix.Family, mix.F28.Megapascals, mix.WaterCement, mix.CementKgPerM3, mix.WaterKgPerM3, mix.ToInitialSet.TotalHours, mix.ToFinalSet.TotalHours, bagged, parts, recipe.Ladder(), demand,
+            ways);
+    }
+
+    private static LoadReport Loads(Recipe recipe, PlannedLoad load, PlannedShape shape, PlannedDay? day, Gate gate)
     {
         var schedule = day?.Schedule ?? load.Schedule(default);
-        var batches = load.Batches.Units.Select((units, i) => recipe.Batch(i + 1, units) with
-        {
-            WaterAdded = day is null ? null : schedule.Batches[i].WaterAdded,
-            Placed = day is null ? null : schedule.Batches[i].Placed,
-        });
+        var sizes = load.Batches.Units.Distinct().OrderDescending().ToArray();
+        BatchRecipeReport[] recipes = [.. sizes.Select(s => recipe.Batch(s, load.Batches.Units.Count(u => u == s), load.FirstWater))];
+        var fills = Fills.Of(shape, load.Batches);
+        var batches = load.Batches.Units.Select((units, i) => new BatchReport(
+            i + 1, Array.IndexOf(sizes, units), load.Batches.VolumeOf(i).Litres, day is null ? null : schedule.Batches[i].WaterAdded, day is null ? null : schedule.Batches[i].Placed, fills[i]));
+        LoadStep.CheckRounding(recipes, gate);
         return new LoadReport(
             load.Mixer.Capacity.Litres,
             [.. batches],
-            Batching.LoadingOrder.For(load.Mixer, mix is BaggedMixDocument),
+            recipes,
+            LoadStep.MeasureOut(recipes),
+            Batching.LoadingOrder.For(load.Mixer, recipe.Load),
             schedule.StartToStart.TotalMinutes,
             (schedule.MixingEnds - schedule.Batches[0].WaterAdded).TotalMinutes,
             schedule.JointAge.TotalMinutes,
             day?.JointLimit.TotalMinutes,
-            LoadStep.HoldBackL);
+            LoadStep.HoldBackL,
+            Crew.ComfortFor(load.Batches.Total));
     }
 }
 
@@ -89,6 +125,7 @@ internal static class StepStates
         ("/build", Step.Build),
         ("/mixing", Step.Load),
         ("/mix", Step.Mix),
+        ("/buy", Step.Buy),
         ("/day", Step.Day),
         ("/timeZone", Step.Day),
         ("/weather", Step.Day),

@@ -2,158 +2,291 @@ using SetFirm.Core.Batching;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Plans.Report;
 using SetFirm.Core.Quantities;
+using SetFirm.Core.Takeoff;
 
 namespace SetFirm.Core.Plans;
 
 /// <summary>A mix that can be measured out: what one unit of a batch holds, and what the whole job takes. A closed set of kinds.</summary>
-internal abstract record Recipe(ConcreteMix Mix, BatchUnit Unit, double StoneMm)
+internal abstract record Recipe(ConcreteMix Mix, BatchUnit Unit, double StoneMm, IReadOnlyList<Dose> Doses, Containers Containers)
 {
-    /// <summary>Water to add to one unit.</summary>
-    public abstract Volume WaterPerUnit { get; }
+    /// <summary>Doses are meant for a bag, or for this much cement, kg.</summary>
+    protected const double CementBagKg = 25;
 
-    public abstract BatchReport Batch(int number, int units);
+    /// <summary>What goes into a mixer, as far as the order goes.</summary>
+    public abstract MixerLoad Load { get; }
 
-    public abstract MixReport Report(int units);
+    /// <summary>A batch of so many units, measured out.</summary>
+    /// <param name="units">Of this recipe.</param>
+    /// <param name="batches">How many like it.</param>
+    /// <param name="firstWater">Share of its water that goes in first.</param>
+    public abstract BatchRecipeReport Batch(int units, int batches, double firstWater);
+
+    /// <summary>What the whole job takes.</summary>
+    public abstract (BaggedReport? Bagged, PartsReport? Parts) Totals(int units);
+
+    /// <summary>Strength at other waters.</summary>
+    public abstract IReadOnlyList<WaterStrength> Ladder();
+
+    /// <summary>What so many units are made of, to be bought.</summary>
+    /// <param name="units">Of the whole job.</param>
+    /// <param name="sold">Where.</param>
+    /// <param name="measured">Dry kilograms that measuring in quarters takes, of a thing; null where nothing is batched yet.</param>
+    public abstract IEnumerable<Need> Needs(int units, UnitSystem sold, Func<MeasuredThing, double?> measured);
 
     /// <summary>Bags or what is as heavy, kg: what one person lifts at once.</summary>
     public abstract double LiftKg { get; }
 
-    private protected MixReport Common(IReadOnlyList<WaterStrength> ladder) => new(
-        Mix.Family,
-        Mix.F28.Megapascals,
-        Mix.WaterCement,
-        Mix.CementKgPerM3,
-        Mix.WaterKgPerM3,
-        Mix.ToInitialSet.TotalHours,
-        Mix.ToFinalSet.TotalHours,
-        Bagged: null,
-        Parts: null,
-        ladder);
+    /// <summary>Cement of one unit, kg; null where the bag does not tell.</summary>
+    protected abstract double? UnitCementKg { get; }
 
-    private protected BatchReport Plain(int number, int units) => new(
-        number, (Unit.Yield * units).Litres, null, (WaterPerUnit * units).Litres, null, null, null, null, null);
+    /// <summary>How many bags' doses one unit takes.</summary>
+    protected abstract double UnitDoses { get; }
+
+    public double? PigmentKg(int units) => Doses.FirstOrDefault(d => d.Kind == Additive.Pigment) is { Amount: > 0 } pigment ? UnitCementKg * units * pigment.Amount / 100 : 0;
+
+    protected IEnumerable<MeasureReport> MeasuredDoses(int units)
+    {
+        foreach (var dose in Doses)
+        {
+            yield return dose.Kind == Additive.Pigment
+                ? new MeasureReport(MeasuredThing.Pigment, "", null, 0, 0, PigmentKg(units) ?? 0)
+                : new MeasureReport(MeasuredThing.Additive, Gate.CamelCase(dose.Kind.ToString()), null, dose.Amount * UnitDoses * units, 0, 0);
+        }
+    }
+
+    protected IEnumerable<Need> DosesToBuy(int units)
+    {
+        foreach (var dose in Doses)
+        {
+            yield return dose.Kind == Additive.Pigment ? new Need(Goods.Pigment, PigmentKg(units) ?? 0) : new Need(Goods.Additive(dose.Kind), dose.Amount * UnitDoses * units);
+        }
+    }
 }
 
 /// <summary>Bags, halved at the least.</summary>
-internal sealed record BaggedRecipe(ConcreteMix Mix, BagMix Bag, Volume Water)
-    : Recipe(Mix, new BatchUnit(Bag.Yield * (1.0 / UnitsPerBag), LooseOf(Bag), UnitsPerBag, 1.0 / UnitsPerBag, MassOf(Bag, Water)), Bag.StoneMm)
+internal sealed record BaggedRecipe(ConcreteMix Mix, BagMix Bag, Volume Water, double CementAddedKg, Containers Containers, IReadOnlyList<Dose> Doses)
+    : Recipe(
+        Mix, new BatchUnit(YieldOf(Bag, CementAddedKg) * (1.0 / UnitsPerBag), LooseOf(Bag, CementAddedKg), UnitsPerBag, 1.0 / UnitsPerBag, MassOf(Bag, Water, CementAddedKg)), Bag.StoneMm, Doses,
+        Containers)
 {
     private const int UnitsPerBag = 2;
     private const int Rungs = 13;
     private const double DriestRung = 0.95;
     private const double WettestRung = 1.25;
 
-    public override Volume WaterPerUnit => Water * (1.0 / UnitsPerBag);
+    public override MixerLoad Load => MixerLoad.Of(Doses) with { Bagged = true, AddedCement = CementAddedKg > 0 };
 
     public override double LiftKg => Bag.Mass.Kilograms;
 
-    public override BatchReport Batch(int number, int units) => Plain(number, units) with { Bags = (double)units / UnitsPerBag };
+    protected override double? UnitCementKg => ((Bag.Mass.Kilograms * Bag.Cement) + CementAddedKg) / UnitsPerBag;
 
-    public override MixReport Report(int units)
+    protected override double UnitDoses => 1.0 / UnitsPerBag;
+
+    /// <summary>A bag with cement added: it yields more, and its w/c and strength follow.</summary>
+    /// <returns>The mix, or null where its w/c leaves the table.</returns>
+    public static BaggedRecipe? Of(BagMix bag, Volume water, double cementAddedPercent, Containers containers, IReadOnlyList<Dose> doses)
     {
-        var count = (int)Math.Ceiling((double)units / UnitsPerBag);
-        var kg = Bag.Mass.Kilograms;
-        return Common([.. Ladder()]) with
-        {
-            Bagged = new BaggedReport(
-                Bag.Id, count, kg, count * kg, Bag.Yield.Litres, Water.Litres, Bag.LeastWater.Litres, Bag.MostWater.Litres),
-        };
+        var added = bag.Mass.Kilograms * cementAddedPercent / 100;
+        return bag.Enriched(added).StrengthWith(water) is StrengthFromWaterCement.Told told
+            ? new BaggedRecipe(Additives.Into(bag.Enriched(added).MixedWith(water, told.Strength), doses), bag, water, added, containers, doses)
+            : null;
     }
 
-    // Dry powder and stone of a bag lie at about 1,600 kg/m3.
-    private static Volume LooseOf(BagMix bag) => Volume.FromCubicMetres(bag.Mass.Kilograms / Ingredients.SandLooseKgPerM3 / UnitsPerBag);
+    public override BatchRecipeReport Batch(int units, int batches, double firstWater)
+    {
+        var bags = (double)units / UnitsPerBag;
+        var water = Water.Litres * bags;
+        var measures = new List<MeasureReport> { new(MeasuredThing.Bag, Bag.Id, null, bags, 0, Bag.Mass.Kilograms * bags) };
+        if (CementAddedKg > 0)
+        {
+            var kg = CementAddedKg * bags;
+            measures.Add(new(MeasuredThing.AddedCement, "", null, 0, kg / Ingredients.CementLooseKgPerM3 * 1000, kg));
+        }
 
-    private static Mass MassOf(BagMix bag, Volume water) => Mass.FromKilograms((bag.Mass.Kilograms + water.Litres) / UnitsPerBag);
+        measures.AddRange(MeasuredDoses(units));
+        measures.Add(new(MeasuredThing.Water, "", Containers.Water.Kind, water / Containers.Water.Size.Litres, water, water));
+        return new BatchRecipeReport(
+            units, bags, batches, (Unit.Yield * units).Litres, Unit.Mass.Kilograms * units, measures, water * firstWater, water, Mix.WaterCement, 0, 0);
+    }
 
-    private IEnumerable<WaterStrength> Ladder()
+    public override (BaggedReport? Bagged, PartsReport? Parts) Totals(int units)
+    {
+        var count = Count(units);
+        var kg = Bag.Mass.Kilograms;
+        return (new BaggedReport(Bag.Id, count, kg, count * kg, Unit.Yield.Litres * UnitsPerBag, Water.Litres, Bag.LeastWater.Litres, Bag.MostWater.Litres, count * CementAddedKg), null);
+    }
+
+    public override IEnumerable<Need> Needs(int units, UnitSystem sold, Func<MeasuredThing, double?> measured)
+    {
+        var count = Count(units);
+        return [new Need(Goods.Bag(Bag), count), new Need(Goods.Cement(sold), count * CementAddedKg), .. DosesToBuy(units)];
+    }
+
+    public override IReadOnlyList<WaterStrength> Ladder()
     {
         var (from, to) = (Bag.LeastWater.Litres * DriestRung, Bag.MostWater.Litres * WettestRung);
+        var (bag, rungs) = (Bag.Enriched(CementAddedKg), new List<WaterStrength>(Rungs));
         for (var i = 0; i < Rungs; i++)
         {
             var litres = from + ((to - from) * i / (Rungs - 1));
-            if (Bag.StrengthWith(Volume.FromLitres(litres)) is StrengthFromWaterCement.Told told)
+            if (bag.StrengthWith(Volume.FromLitres(litres)) is StrengthFromWaterCement.Told told)
             {
-                yield return new WaterStrength(litres, told.Strength.Megapascals);
+                rungs.Add(new WaterStrength(litres, told.Strength.Megapascals));
             }
         }
+
+        return rungs;
     }
+
+    private static int Count(int units) => (int)Math.Ceiling((double)units / UnitsPerBag);
+
+    private static Volume YieldOf(BagMix bag, double cementKg) => bag.Enriched(cementKg).Yield;
+
+    // Dry powder and stone of a bag lie at about 1,600 kg/m3.
+    private static Volume LooseOf(BagMix bag, double cementKg) => Volume.FromCubicMetres(
+        ((bag.Mass.Kilograms / Ingredients.SandLooseKgPerM3) + (cementKg / Ingredients.CementLooseKgPerM3)) / UnitsPerBag);
+
+    private static Mass MassOf(BagMix bag, Volume water, double cementKg) => Mass.FromKilograms((bag.Mass.Kilograms + cementKg + water.Litres) / UnitsPerBag);
 }
 
-/// <summary>Parts by volume in the user's own bucket, to the quarter bucket of cement.</summary>
-internal sealed record PartsRecipe(ConcreteMix Mix, Proportions Proportions, Parts Parts, double StoneMm, Moisture Moisture, double SlumpMm, Volume Bucket)
-    : Recipe(Mix, UnitOf(Proportions, Parts, Moisture, Bucket), StoneMm)
+/// <summary>Parts by volume in the user's own containers, to the quarter container of cement.</summary>
+internal sealed record PartsRecipe(
+    ConcreteMix Mix, Proportions Proportions, Parts Parts, double StoneMm, Moisture Moisture, double SlumpMm, Containers Containers, IReadOnlyList<Dose> Doses)
+    : Recipe(Mix, UnitOf(Proportions, Moisture, StoneMm, Containers.Cement.Size), StoneMm, Doses, Containers)
 {
-    private const int UnitsPerBucket = 4;
-    private const double CementBagKg = 25;
+    private const int UnitsPerContainer = 4;
 
     /// <summary>A bag of concrete in litres, to pace mixing by hand.</summary>
     private const double BagLitres = 12;
 
+    /// <summary>Air that an entrainer brings: more with fine stone. ACI 318.</summary>
+    private const double EntrainedAir = 0.06;
+
+    private const double EntrainedAirFine = 0.075;
+    private const double FineStoneMm = 12.5;
+
     private double UnitM3 => Unit.Yield.CubicMetres;
 
-    public override Volume WaterPerUnit => Volume.FromLitres(WaterToAdd(Mix.WaterKgPerM3) * UnitM3);
+    public override MixerLoad Load => MixerLoad.Of(Doses) with { Ballast = Parts.Ballast > 0, Stone = Parts.Stone > 0 };
 
     public override double LiftKg => CementBagKg;
 
-    public override BatchReport Batch(int number, int units)
+    protected override double? UnitCementKg => Proportions.CementKg * UnitM3;
+
+    protected override double UnitDoses => Proportions.CementKg * UnitM3 / CementBagKg;
+
+    private bool AirEntrained => Entrained(Doses);
+
+    /// <summary>Parts brought to the table's water for their stone and consistency.</summary>
+    public static (Proportions Mix, StrengthFromWaterCement Strength) Proportion(Parts parts, double stoneMm, Consistency consistency, IReadOnlyList<Dose> doses)
     {
-        var cement = (double)units / UnitsPerBucket;
-        return Plain(number, units) with
-        {
-            CementBuckets = cement,
-            SandBuckets = cement * Parts.Sand / Parts.Cement * Moistures.SandBulking(Moisture),
-            StoneBuckets = cement * Parts.Stone / Parts.Cement,
-        };
+        var entrained = Entrained(doses);
+        var stone = parts.HasStone ? stoneMm : 0;
+        var air = !entrained ? MixingWater.EntrappedAir(stone) : stone < FineStoneMm ? EntrainedAirFine : EntrainedAir;
+        var mix = PartsMix.WithWater(parts, stone, Water(stone, consistency, doses), air);
+        return (mix, WaterCementStrength.Of(mix.WaterCement, entrained));
     }
 
-    public override MixReport Report(int units)
+    public static PartsRecipe? Of(Parts parts, double stoneMm, Consistency consistency, Moisture moisture, Containers containers, IReadOnlyList<Dose> doses)
+    {
+        var (mix, strength) = Proportion(parts, stoneMm, consistency, doses);
+        return strength is StrengthFromWaterCement.Told told
+            ? new PartsRecipe(
+                Additives.Into(PartsMix.Mixed(mix, told.Strength), doses), mix, parts, parts.HasStone ? stoneMm : 0, moisture, Consistencies.SlumpMm(consistency), containers, doses)
+            : null;
+    }
+
+    public override BatchRecipeReport Batch(int units, int batches, double firstWater)
+    {
+        var cement = Containers.Cement.Size * ((double)units / UnitsPerContainer);
+        var measured = Measuring.Of(Proportions, Moisture, StoneMm, Containers, cement);
+        var got = Measuring.Contents(measured, Moisture, StoneMm, Containers);
+        var water = Containers.Water.Size.Litres * measured.Water;
+        MeasureReport?[] measures =
+        [
+            Filled(MeasuredThing.Cement, Containers.Cement, measured.Cement, got.CementKg),
+            Filled(MeasuredThing.Sand, Containers.Sand, measured.Sand, got.SandKg),
+            Filled(MeasuredThing.Stone, Containers.Stone, measured.Stone, got.StoneKg),
+            Filled(MeasuredThing.Ballast, Containers.Stone, measured.Ballast, got.BallastKg),
+            .. MeasuredDoses(units),
+            Filled(MeasuredThing.Water, Containers.Water, measured.Water, water),
+        ];
+        return new BatchRecipeReport(
+            units, (double)units / UnitsPerContainer, batches, (Unit.Yield * units).Litres, Unit.Mass.Kilograms * units, [.. measures.OfType<MeasureReport>()], water * firstWater, water,
+            measured.WaterCement, measured.WaterCementOff * 100, measured.YieldOff * 100);
+    }
+
+    public override (BaggedReport? Bagged, PartsReport? Parts) Totals(int units)
     {
         var total = UnitM3 * units;
         var cement = Proportions.CementKg * total;
-        return Common([.. Ladder()]) with
-        {
-            Parts = new PartsReport(
-                Measured(cement, Ingredients.CementLooseKgPerM3),
-                Measured(Proportions.SandKg * total, Ingredients.SandLooseKgPerM3 / Moistures.SandBulking(Moisture)),
-                Measured(Proportions.StoneKg * total, Ingredients.StoneLooseKgPerM3(StoneMm)),
-                WaterPerUnit.Litres * units,
-                WaterPerUnit.Litres * UnitsPerBucket,
-                (int)Math.Ceiling((cement / CementBagKg) - 1e-9),
-                Unit.Yield.Litres * UnitsPerBucket,
-                SlumpMm),
-        };
+        var (sandKgM3, stoneKgM3, ballastKgM3) = Measuring.AsItLies(Moisture, StoneMm);
+        return (null, new PartsReport(
+            Lies(cement, Ingredients.CementLooseKgPerM3, Containers.Cement),
+            Lies(Proportions.SandKg * total, sandKgM3, Containers.Sand),
+            Lies(Proportions.StoneKg * total, stoneKgM3, Containers.Stone),
+            Lies(Proportions.BallastKg * total, ballastKgM3, Containers.Stone),
+            WaterToAdd(Proportions.WaterKg) * total,
+            WaterToAdd(Proportions.WaterKg) * UnitM3 * UnitsPerContainer,
+            (int)Math.Ceiling((cement / CementBagKg) - 1e-9),
+            Unit.Yield.Litres * UnitsPerContainer,
+            SlumpMm,
+            Proportions.AirShare * 100));
     }
 
-    private static BatchUnit UnitOf(Proportions mix, Parts parts, Moisture moisture, Volume bucket)
+    public override IEnumerable<Need> Needs(int units, UnitSystem sold, Func<MeasuredThing, double?> measured)
     {
-        var cement = bucket * (1.0 / UnitsPerBucket);
+        // Bought as it lies: the water that sand and stone carry is weighed with them.
+        var total = UnitM3 * units;
+        double Kg(MeasuredThing what, double perM3) => measured(what) ?? perM3 * total;
+        return
+        [
+            new Need(Goods.Cement(sold), Kg(MeasuredThing.Cement, Proportions.CementKg)),
+            new Need(Goods.Sand, Kg(MeasuredThing.Sand, Proportions.SandKg) * (1 + Moistures.SandWaterShare(Moisture))),
+            new Need(Goods.Stone, Kg(MeasuredThing.Stone, Proportions.StoneKg) * (1 + Moistures.StoneWaterShare(Moisture))),
+            new Need(Goods.Ballast, Kg(MeasuredThing.Ballast, Proportions.BallastKg) * (1 + Moistures.BallastWaterShare(Moisture))),
+            .. DosesToBuy(units),
+        ];
+    }
+
+    public override IReadOnlyList<WaterStrength> Ladder()
+    {
+        var rungs = new List<WaterStrength>();
+        foreach (var consistency in Enum.GetValues<Consistency>())
+        {
+            var mix = PartsMix.WithWater(Parts, StoneMm, Water(StoneMm, consistency, Doses), Proportions.AirShare);
+            if (WaterCementStrength.Of(mix.WaterCement, AirEntrained) is StrengthFromWaterCement.Told told)
+            {
+                rungs.Add(new WaterStrength(WaterToAdd(mix.WaterKg) * UnitM3 * UnitsPerContainer, told.Strength.Megapascals));
+            }
+        }
+
+        return [.. rungs.DistinctBy(r => r.WaterL)];
+    }
+
+    private static bool Entrained(IReadOnlyList<Dose> doses) => doses.Any(d => d.Kind == Additive.AirEntrainer);
+
+    private static double Water(double stoneMm, Consistency consistency, IReadOnlyList<Dose> doses) =>
+        MixingWater.KgPerM3(stoneMm, Consistencies.SlumpMm(consistency), Entrained(doses)) * (doses.Any(d => d.Kind == Additive.Plasticiser) ? 1 - Additives.PlasticiserSaves : 1);
+
+    private static MeasureReport? Filled(MeasuredThing what, Container container, double count, double kg) =>
+        count > 0 || what == MeasuredThing.Water ? new MeasureReport(what, "", container.Kind, count, container.Size.Litres * count, kg) : null;
+
+    private static BatchUnit UnitOf(Proportions mix, Moisture moisture, double stoneMm, Volume container)
+    {
+        var cement = container * (1.0 / UnitsPerContainer);
         var yield = cement * PartsMix.YieldPerCementLitre(mix);
-        var loose = cement * ((parts.Cement + (parts.Sand * Moistures.SandBulking(moisture)) + parts.Stone) / parts.Cement);
-        var wet = yield.CubicMetres * (mix.CementKg + mix.SandKg + mix.StoneKg + mix.WaterKg);
-        return new BatchUnit(yield, loose, UnitsPerBucket, yield.Litres / BagLitres, Mass.FromKilograms(wet));
+        var (sandKgM3, stoneKgM3, ballastKgM3) = Measuring.AsItLies(moisture, stoneMm);
+        var loose = cement + (yield * ((mix.SandKg / sandKgM3) + (mix.StoneKg / stoneKgM3) + (mix.BallastKg / ballastKgM3)));
+        return new BatchUnit(yield, loose, UnitsPerContainer, yield.Litres / BagLitres, Mass.FromKilograms(yield.CubicMetres * (mix.SolidsKg + mix.WaterKg)));
     }
 
     // What sand and stone carry counts as mixing water.
-    private double WaterToAdd(double kgPerM3) => Math.Max(
-        0,
-        kgPerM3 - (Proportions.SandKg * Moistures.SandWaterShare(Moisture)) - (Proportions.StoneKg * Moistures.StoneWaterShare(Moisture)));
+    private double WaterToAdd(double kgPerM3) => Math.Max(0, kgPerM3 - Proportions.CarriedWaterKg(Moisture));
 
-    private IngredientReport Measured(double kg, double looseKgPerM3)
+    private static IngredientReport Lies(double kg, double kgPerM3, Container container)
     {
-        var litres = kg / looseKgPerM3 * 1000;
-        return new IngredientReport(kg, litres, litres / Bucket.Litres);
-    }
-
-    private IEnumerable<WaterStrength> Ladder()
-    {
-        foreach (var consistency in Enum.GetValues<Consistency>())
-        {
-            var water = MixingWater.KgPerM3(StoneMm, Consistencies.SlumpMm(consistency), airEntrained: false);
-            var mix = PartsMix.WithWater(Parts, StoneMm, water, Proportions.AirShare);
-            if (WaterCementStrength.Of(mix.WaterCement, airEntrained: false) is StrengthFromWaterCement.Told told)
-            {
-                yield return new WaterStrength(WaterToAdd(mix.WaterKg) * UnitM3 * UnitsPerBucket, told.Strength.Megapascals);
-            }
-        }
+        var litres = kg / kgPerM3 * 1000;
+        return new IngredientReport(kg, litres, container.Kind, litres / container.Size.Litres);
     }
 }

@@ -12,4 +12,6 @@ public readonly record struct Mass
     public static Mass FromKilograms(double value) => new(Require.NotNegative(value));
 
     public static Mass FromPounds(double value) => new(Require.NotNegative(value) * KilogramsPerPound);
+
+    public static Mass operator +(Mass a, Mass b) => new(a.Kilograms + b.Kilograms);
 }

@@ -75,9 +75,15 @@ public static class Units
         "L",
         "gal");
 
-    /// <summary><see cref="Volumes"/> and the user's own bucket, filled to its mark.</summary>
+    /// <summary><see cref="Volumes"/> and the user's own container, filled to its mark.</summary>
     public static UnitTable VolumesWithBucket(Volume bucket) => Volumes with
     {
         Units = [.. Volumes.Units, new("bucket", bucket.CubicMetres, null, ["bucket", "buckets"])],
+    };
+
+    /// <summary><see cref="Volumes"/>, or what fills them by weight: a container weighed full tells its volume.</summary>
+    public static UnitTable VolumesWeighed(double kgPerM3) => Volumes with
+    {
+        Units = [.. Volumes.Units, .. Masses.Units.Select(u => u with { Si = u.Si / kgPerM3 })],
     };
 }

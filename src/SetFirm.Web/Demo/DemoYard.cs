@@ -147,7 +147,7 @@ internal static class DemoYard
                 Finish = Finish.Steel,
             },
         ],
-        Mix = new BaggedMixDocument { Exposure = Exposure.NoFreezing, Bucket = "12 L", Bag = "countertop-60lb", WaterPerBag = "" },
+        Mix = new BaggedMixDocument { Exposure = Exposure.NoFreezing, Containers = StartingJob.Containers(UnitSystem.Metric), Additives = new AdditivesDocument(), Bag = "countertop-60lb", WaterPerBag = "" },
         Mixing = new MixingDocument { Mixer = new TubDocument { Size = "40 L" }, Hands = 2, BarrowRun = "8 m", WaterC = 14 },
     };
 
@@ -175,7 +175,8 @@ internal static class DemoYard
         Mix = new PartsMixDocument
         {
             Exposure = Exposure.NoFreezing,
-            Bucket = "12 L",
+            Containers = StartingJob.Containers(UnitSystem.Metric),
+            Additives = new AdditivesDocument(),
             Cement = 1,
             Sand = 2,
             Stone = 2,
@@ -224,7 +225,7 @@ internal static class DemoYard
                 Finish = Finish.Steel,
             },
         ],
-        Mix = new BaggedMixDocument { Exposure = Exposure.NoFreezing, Bucket = "12 L", Bag = "topping-60lb", WaterPerBag = "" },
+        Mix = new BaggedMixDocument { Exposure = Exposure.NoFreezing, Containers = StartingJob.Containers(UnitSystem.Metric), Additives = new AdditivesDocument(), Bag = "topping-60lb", WaterPerBag = "" },
         Mixing = new MixingDocument { Mixer = new TubDocument { Size = "40 L" }, Hands = 2, BarrowRun = "10 m", WaterC = 14 },
     };
 

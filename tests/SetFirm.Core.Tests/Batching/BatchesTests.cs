@@ -76,18 +76,24 @@ public sealed class BatchesTests
         drum.Cycle(7, barrowMetres: 30).TotalMinutes.ShouldBe(7, 1e-9);
         new Mixer.Tub(Volume.FromLitres(40)).Cycle(2, barrowMetres: 30).TotalMinutes.ShouldBe(20, 1e-9);
         new Crew(1).CycleFactor.ShouldBe(1);
-        new Crew(2).CycleFactor.ShouldBe(0.55);
-        new Crew(5).CycleFactor.ShouldBe(0.45);
+        new Crew(2).CycleFactor.ShouldBe(0.55, 1e-12);
+        new Crew(5).CycleFactor.ShouldBe(0.45, 1e-12);
     }
 
+    private static readonly MixerLoad Nothing = new(Bagged: false, Ballast: false, Stone: false, AddedCement: false, Colour: false, Additive: false);
+
     [Fact]
-    public void Every_mixer_has_a_loading_order_that_ends_with_water_by_eye()
+    public void Every_mixer_has_a_loading_order_with_the_last_water_by_eye_that_fits_its_cycle()
     {
         var size = Volume.FromLitres(60);
         foreach (var mixer in new Mixer[] { new Mixer.Drum(size), new Mixer.Forced(size), new Mixer.DrillBucket(size), new Mixer.Tub(size), new Mixer.Barrow(size) })
         {
-            LoadingOrder.For(mixer, bagged: true)[^1].ShouldBe(LoadingStep.RestOfWaterByEye);
-            LoadingOrder.For(mixer, bagged: false).ShouldNotContain(LoadingStep.Bags);
+            var (bags, parts) = (LoadingOrder.For(mixer, Nothing with { Bagged = true }), LoadingOrder.For(mixer, Nothing with { Stone = true }));
+            bags.ShouldContain(m => m.Step == LoadingStep.RestOfWaterByEye);
+            parts.ShouldContain(m => m.Step == LoadingStep.RestOfWaterByEye);
+            parts.ShouldNotContain(m => m.Step == LoadingStep.Bags);
+            bags.Concat(parts).ShouldAllBe(m => m.Seconds > 0);
+            parts.Sum(m => m.Seconds).ShouldBeLessThan((int)mixer.Cycle(1, 0).TotalSeconds);
         }
     }
 

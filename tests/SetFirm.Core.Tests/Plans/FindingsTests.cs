@@ -5,6 +5,7 @@ using SetFirm.Core.Findings;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Plans;
 using SetFirm.Core.Plans.Document;
+using SetFirm.Core.Quantities;
 using SetFirm.Core.Plans.Report;
 using SetFirm.Core.Weather;
 
@@ -166,7 +167,7 @@ public sealed class FindingsTests
         // What a quarter of this bucket makes fits, but weighs 27 kg, and one lifts 25.
         var heavy = job with
         {
-            Mix = Samples.OneTwoThree() with { Bucket = "10.6 L" },
+            Mix = Samples.OneTwoThree() with { Containers = Samples.Buckets("10.6 L") },
             Mixing = job.Mixing with { Mixer = new DrillBucketDocument { Size = "25 L" }, Hands = 1 },
         };
         var told = Single(Planner.Plan(heavy, Mild), FindingCode.BatchTooHeavy);
@@ -177,7 +178,7 @@ public sealed class FindingsTests
 
         // Half a bag of 80 lb is 20 kg with its water: one tips it, but never a whole one.
         var bucket = Planner.Plan(In(new DrillBucketDocument { Size = "20 L" }, 1, "general-80lb"), Mild);
-        bucket.Load.ShouldNotBeNull().Batches.ShouldAllBe(b => b.Bags == 0.5);
+        bucket.Load.ShouldNotBeNull().Recipes.ShouldAllBe(r => r.Size == 0.5);
         Single(bucket, FindingCode.DrillRests).Facts["cycleMin"].ShouldBe(7);
         Single(bucket, FindingCode.WantsMixer).Remedies.ShouldHaveSingleItem();
     }
@@ -189,17 +190,24 @@ public sealed class FindingsTests
         var pan = Planner.Plan(job with { Mixing = job.Mixing with { Mixer = new ForcedDocument { Size = "60 L" }, Hands = 1 } }, Mild).Load.ShouldNotBeNull();
         pan.CapacityL.ShouldBe(60, 1e-9);
         pan.StartToStartMin.ShouldBe(6, 1e-9);
-        pan.LoadingOrder.ShouldContain(LoadingStep.ThreeMinutes);
+        pan.LoadingOrder.ShouldContain(new LoadingMove(LoadingStep.MixOn, 180));
     }
 
     [Fact]
-    public void A_cold_joint_names_its_age_and_its_limit_and_another_hand_makes_it_younger()
+    public void A_cold_joint_names_its_age_and_its_limit_and_every_way_out_brings_the_age_or_the_limit_it_names()
     {
         var job = Bagged("fast-80lb", "") with { Mixing = new MixingDocument { Mixer = new TubDocument { Size = "70 L" }, Hands = 1, BarrowRun = "10 m", WaterC = 12 } };
         var joint = Single(Planner.Plan(job, Samples.Steady(26)), FindingCode.ColdJoint);
         joint.Facts["ageMin"].ShouldBeGreaterThan(joint.Facts["limitMin"]);
-        joint.Remedies[0].Effect["ageMin"].ShouldBeLessThan(joint.Facts["ageMin"]);
-        Planner.Plan(Taken(job, joint.Remedies[0]), Samples.Steady(26)).Load!.JointAgeMin.ShouldBe(joint.Remedies[0].Effect["ageMin"], 1e-6);
+        joint.Remedies.Select(r => r.Code).ShouldBe([RemedyCode.Retard, RemedyCode.AddHand, RemedyCode.AddMixer], ignoreOrder: true);
+        foreach (var remedy in joint.Remedies)
+        {
+            var (age, limit) = (remedy.Effect["ageMin"], remedy.Effect["limitMin"]);
+            (age - limit).ShouldBeLessThan(joint.Facts["ageMin"] - joint.Facts["limitMin"]);
+            var load = Planner.Plan(Taken(job, remedy), Samples.Steady(26)).Load!;
+            load.JointAgeMin.ShouldBe(age, 1e-6);
+            load.JointLimitMin!.Value.ShouldBe(limit, 1e-6);
+        }
     }
 
     [Fact]
@@ -292,7 +300,7 @@ public sealed class FindingsTests
 
     private static JobDocument Bagged(string bag, string water) => Samples.Terrace() with
     {
-        Mix = new BaggedMixDocument { Exposure = Exposure.NoFreezing, Bucket = "12 L", Bag = bag, WaterPerBag = water },
+        Mix = new BaggedMixDocument { Exposure = Exposure.NoFreezing, Containers = StartingJob.Containers(UnitSystem.Metric), Additives = new AdditivesDocument(), Bag = bag, WaterPerBag = water },
     };
 
     private static JobDocument Opening(JobDocument job, string along, string inFrom = "1 m") => job.WithSlab(s => s with

@@ -26,7 +26,22 @@ public sealed class JobFileTests
 
     [Fact]
     public void A_job_from_a_newer_version_is_told_apart() => JobText
-        .TryRead(JobText.Set(JobText.Node(Samples.Terrace()), "/version", 3).ToJsonString()).ShouldBe(new JobRead.Newer(3, JobDocument.CurrentVersion));
+        .TryRead(JobText.Set(JobText.Node(Samples.Terrace()), "/version", 4).ToJsonString()).ShouldBe(new JobRead.Newer(4, JobDocument.CurrentVersion));
+
+    [Fact]
+    public void A_job_of_version_two_gets_a_container_for_each_thing_and_a_shed_and_plans_as_before()
+    {
+        var old = JobText.TryRead(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Plans/job-file.version-2.json"))).ShouldBeOfType<JobRead.Ok>().Document;
+        old.Version.ShouldBe(JobDocument.CurrentVersion);
+        old.Mix.Containers.Cement.ShouldBe(new ContainerDocument { Kind = Core.Batching.ContainerKind.Bucket, Size = "12 L" });
+        old.Mix.Containers.Water.Kind.ShouldBe(Core.Batching.ContainerKind.Jug);
+        old.Mix.Additives.ShouldBe(new AdditivesDocument());
+        old.Mixing.Mixers.ShouldBe(1);
+        var report = Core.Plans.Planner.Plan(old, Samples.Steady(18));
+        report.Findings.ShouldNotContain(f => f.Severity == Core.Findings.Severity.Error);
+        report.Buy.ShouldNotBeNull().Lines.ShouldNotBeEmpty();
+        JobText.TryRead(JobFile.Write(old)).ShouldBeOfType<JobRead.Ok>();
+    }
 
     [Theory]
     [InlineData("[]")]

@@ -30,7 +30,7 @@ public sealed class PlannerTests
         report.Mix!.Bagged!.Count.ShouldBe((int)Math.Ceiling(wanted / 11.7));
         report.Load!.Batches.Sum(b => b.VolumeL).ShouldBeGreaterThanOrEqualTo(wanted - 1e-6);
         report.Load.Batches.ShouldAllBe(b => b.VolumeL <= 91);
-        report.Load.Batches.Sum(b => b.Bags!.Value).ShouldBeLessThanOrEqualTo(report.Mix.Bagged.Count);
+        report.Load.Recipes.Sum(r => r.Size * r.Batches).ShouldBeLessThanOrEqualTo(report.Mix.Bagged.Count);
 
         var day = report.Day!;
         day.Start.ShouldBe(Instant.FromUtc(2027, 5, 4, 6, 30)); // 08:30 in summer time
@@ -71,9 +71,9 @@ public sealed class PlannerTests
     {
         var damp = Planner.Plan(Samples.Terrace() with { Mix = Samples.OneTwoThree() }, Mild).Mix!;
         var dry = Planner.Plan(Samples.Terrace() with { Mix = Samples.OneTwoThree() with { Moisture = Moisture.Dry } }, Mild).Mix!;
-        dry.Parts!.Sand.Buckets.ShouldBe(2 * dry.Parts.Cement.Buckets, 1e-9);
-        dry.Parts.Stone.Buckets.ShouldBe(3 * dry.Parts.Cement.Buckets, 1e-9);
-        damp.Parts!.Sand.Buckets.ShouldBe(1.2 * dry.Parts.Sand.Buckets, 1e-9); // damp sand bulks
+        dry.Parts!.Sand.Containers.ShouldBe(2 * dry.Parts.Cement.Containers, 1e-9);
+        dry.Parts.Stone.Containers.ShouldBe(3 * dry.Parts.Cement.Containers, 1e-9);
+        damp.Parts!.Sand.Containers.ShouldBe(1.2 * dry.Parts.Sand.Containers, 1e-9); // damp sand bulks
         damp.Parts.Sand.Kg.ShouldBe(dry.Parts.Sand.Kg, 1e-9);
         (dry.Parts.WaterL - damp.Parts.WaterL).ShouldBe((0.03 * dry.Parts.Sand.Kg) + (0.01 * dry.Parts.Stone.Kg), 1e-6);
         damp.F28Mpa.ShouldBe(dry.F28Mpa, 1e-9);
@@ -81,13 +81,22 @@ public sealed class PlannerTests
     }
 
     [Fact]
-    public void Batches_of_a_parts_mix_come_to_the_quarter_bucket_and_hold_the_whole_recipe()
+    public void Batches_of_a_parts_mix_come_in_quarters_of_the_users_containers_and_hold_the_recipe_within_what_they_state()
     {
         var report = Planner.Plan(Samples.Terrace() with { Mix = Samples.OneTwoThree() }, Mild);
-        report.Load!.Batches.ShouldAllBe(b => Math.Abs((b.CementBuckets!.Value * 4) - Math.Round(b.CementBuckets.Value * 4)) < 1e-9);
-        report.Load.Batches.Sum(b => b.CementBuckets!.Value).ShouldBe(report.Mix!.Parts!.Cement.Buckets, 1e-9);
-        report.Load.Batches.Sum(b => b.SandBuckets!.Value).ShouldBe(report.Mix.Parts.Sand.Buckets, 1e-9);
-        report.Load.Batches.Sum(b => b.WaterL).ShouldBe(report.Mix.Parts.WaterL, 1e-9);
+        var (load, parts) = (report.Load!, report.Mix!.Parts!);
+        load.Recipes.SelectMany(r => r.Measures).ShouldAllBe(m => Math.Abs((m.Count * 4) - Math.Round(m.Count * 4)) < 1e-9);
+        load.Recipes.Sum(r => r.Size * r.Batches).ShouldBe(parts.Cement.Containers, 1e-9);
+        var sand = load.MeasureOut.Single(m => m.What == MeasuredThing.Sand);
+        sand.Count.ShouldBe(parts.Sand.Containers, 0.125 * load.Batches.Count);
+        load.MeasureOut.Single(m => m.What == MeasuredThing.Water).Litres.ShouldBe(parts.WaterL, 0.125 * load.Batches.Count);
+        foreach (var recipe in load.Recipes)
+        {
+            var kg = recipe.Measures.ToDictionary(m => m.What, m => m.Kg);
+            var water = kg[MeasuredThing.Water] + (0.03 * kg[MeasuredThing.Sand]) + (0.01 * kg[MeasuredThing.Stone]);
+            recipe.WaterCement!.Value.ShouldBe(water / kg[MeasuredThing.Cement], 1e-9);
+            recipe.WaterCement.Value.ShouldBe(report.Mix.WaterCement!.Value * (1 + (recipe.WaterCementOffPct / 100)), 1e-9);
+        }
     }
 
     [Fact]
@@ -158,7 +167,7 @@ public sealed class PlannerTests
     {
         var rapid = Samples.Terrace() with
         {
-            Mix = new BaggedMixDocument { Exposure = Exposure.NoFreezing, Bucket = "12 L", Bag = "rapid-60lb", WaterPerBag = "" },
+            Mix = new BaggedMixDocument { Exposure = Exposure.NoFreezing, Containers = StartingJob.Containers(UnitSystem.Metric), Additives = new AdditivesDocument(), Bag = "rapid-60lb", WaterPerBag = "" },
         };
         var report = Planner.Plan(rapid, Samples.Steady(24));
         report.Day!.Passes.Select(p => p.Pass).ShouldBe([Pass.StrikeOff, Pass.BullFloat]);

@@ -90,7 +90,7 @@ public sealed class StepOracleTests
             var mix = Planner.Plan(job, Samples.Steady(18)).Mix!;
             mix.Ladder.Select(r => r.WaterL).ShouldBeInOrder();
             mix.Ladder.Select(r => r.Mpa).ShouldBeInOrder(SortDirection.Descending);
-            var planned = mix.Bagged?.WaterL ?? mix.Parts!.WaterPerBucketL;
+            var planned = mix.Bagged?.WaterL ?? mix.Parts!.WaterPerContainerL;
             var upper = mix.Ladder.ToList().FindIndex(r => r.WaterL >= planned - 1e-9);
             mix.F28Mpa.ShouldBeInRange(mix.Ladder[upper].Mpa - 1e-6, mix.Ladder[Math.Max(0, upper - 1)].Mpa + 1e-6);
         }

@@ -184,6 +184,26 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description How much of each additive: doses to a bag (or to 25 kg of cement); 0 has none. */
+        AdditivesDocument: {
+            /** Format: double */
+            retarder?: number;
+            /** Format: double */
+            accelerator?: number;
+            /** Format: double */
+            chlorideAccelerator?: number;
+            /** Format: double */
+            plasticiser?: number;
+            /** Format: double */
+            airEntrainer?: number;
+            /** Format: double */
+            antifreeze?: number;
+            /**
+             * Format: double
+             * @description Per cent of the cement by mass.
+             */
+            pigment?: number;
+        };
         /** @description One bag to choose from. */
         BagDto: {
             /** @description Its name in documents. */
@@ -218,7 +238,7 @@ export interface components {
          * @description Generic kinds of bag.
          * @enum {unknown}
          */
-        BagKind: "general" | "highStrength" | "fibreCrackResisting" | "fastHighStrength" | "rapidHardening" | "rapidMortar" | "topping" | "mortar" | "countertop";
+        BagKind: "general" | "highStrength" | "fibreCrackResisting" | "fastHighStrength" | "rapidHardening" | "rapidMortar" | "topping" | "mortar" | "countertop" | "own";
         BaggedReport: {
             /** @description Id in the catalogue. */
             bag: string;
@@ -257,6 +277,11 @@ export interface components {
              * @description The bag's most.
              */
             mostWaterL: number;
+            /**
+             * Format: double
+             * @description To all bags.
+             */
+            cementAddedKg: number;
         };
         /** @description A bar as sold. */
         BarDto: {
@@ -267,6 +292,61 @@ export interface components {
             kgPerM: number;
             system: components["schemas"]["UnitSystem"];
         };
+        /** @description What a batch of one size is made of. */
+        BatchRecipeReport: {
+            /**
+             * Format: int32
+             * @description Half bags, or quarter containers of cement.
+             */
+            units: number;
+            /**
+             * Format: double
+             * @description The same in whole bags or containers.
+             */
+            size: number;
+            /**
+             * Format: int32
+             * @description How many like it.
+             */
+            batches: number;
+            /**
+             * Format: double
+             * @description Placed.
+             */
+            volumeL: number;
+            /**
+             * Format: double
+             * @description Wet.
+             */
+            kg: number;
+            /** @description What is measured into it. */
+            measures: components["schemas"]["MeasureReport"][];
+            /**
+             * Format: double
+             * @description Of its water, what goes in first; the rest follows by eye.
+             */
+            firstWaterL: number;
+            /**
+             * Format: double
+             * @description All that is added.
+             */
+            waterL: number;
+            /**
+             * Format: double
+             * @description Of what is measured; null where not told.
+             */
+            waterCement: null | number;
+            /**
+             * Format: double
+             * @description What measuring in quarters does to it.
+             */
+            waterCementOffPct: number;
+            /**
+             * Format: double
+             * @description And to the volume.
+             */
+            yieldOffPct: number;
+        };
         /** @description One batch. */
         BatchReport: {
             /**
@@ -275,37 +355,19 @@ export interface components {
              */
             number: number;
             /**
+             * Format: int32
+             * @description Which of the recipes, from 0.
+             */
+            recipe: number;
+            /**
              * Format: double
              * @description Placed.
              */
             volumeL: number;
-            /**
-             * Format: double
-             * @description Where bagged.
-             */
-            bags: null | number;
-            /**
-             * Format: double
-             * @description To add.
-             */
-            waterL: number;
-            /**
-             * Format: double
-             * @description Where by parts.
-             */
-            cementBuckets: null | number;
-            /**
-             * Format: double
-             * @description Where by parts.
-             */
-            sandBuckets: null | number;
-            /**
-             * Format: double
-             * @description Where by parts.
-             */
-            stoneBuckets: null | number;
             waterAdded: null | components["schemas"]["Instant"];
             placed: null | components["schemas"]["Instant"];
+            /** @description Where it lies. */
+            fills: components["schemas"]["FillReport"][];
         };
         /**
          * @description What the pour lies on decides how much more concrete it takes than the drawing says.
@@ -385,6 +447,124 @@ export interface components {
             /** @description To be looked over before the pour. */
             inspections: components["schemas"]["Inspection"][];
         };
+        /** @description Where things come from and what they cost. Prices are in the money that string BuyDocument.Currency names. */
+        BuyDocument: {
+            /** @description A sign or a short name, written before amounts of money. */
+            currency: string;
+            /** @description What was paid or asked, by thing; the rest has a typical price. */
+            prices: components["schemas"]["PriceDocument"][];
+            /** @description What is in the shed already. */
+            shed: components["schemas"]["ShedDocument"][];
+            /** @description Things besides. */
+            extras: components["schemas"]["ExtraDocument"][];
+            /** @description Bags that the catalogue does not have. */
+            bags: components["schemas"]["OwnBagDocument"][];
+            /** @description A mass: what the car or trailer carries at once. */
+            payload: string;
+            /**
+             * Format: double
+             * @description What an hour of work counts when ways are compared, in money; 0 counts money alone.
+             */
+            hourWorth: number;
+        };
+        BuyLineReport: {
+            /** @description Its id, for the price book and the shed. */
+            good: string;
+            /** @description What it is. */
+            kind: components["schemas"]["GoodKind"];
+            /** @description Which of its kind. */
+            of: string;
+            /**
+             * Format: double
+             * @description Length or thickness as sold; 0 where that does not matter.
+             */
+            lengthM: number;
+            /** @description Part of the budget. */
+            group: components["schemas"]["GoodGroup"];
+            /** @description What it is counted in. */
+            unit: components["schemas"]["GoodUnit"];
+            /**
+             * Format: double
+             * @description In that unit.
+             */
+            used: number;
+            /**
+             * Format: double
+             * @description Of that, there already.
+             */
+            fromShed: number;
+            /** @description What to take. */
+            packs: components["schemas"]["PackReport"][];
+            /**
+             * Format: double
+             * @description Of them.
+             */
+            cost: number;
+            /**
+             * Format: double
+             * @description Of them.
+             */
+            kg: number;
+        };
+        /** @description What is bought, and what it costs. Money is in the job's currency. */
+        BuyReport: {
+            /** @description Everything, the concrete first. */
+            lines: components["schemas"]["BuyLineReport"][];
+            /**
+             * Format: double
+             * @description Things besides.
+             */
+            extrasCost: number;
+            /**
+             * Format: double
+             * @description All together, the way home included.
+             */
+            cost: number;
+            /** @description Parts of the budget. */
+            groups: components["schemas"]["GroupCost"][];
+            /** @description Budget of each element, whole-job things shared out by volume. */
+            elements: components["schemas"]["ElementCost"][];
+            /**
+             * Format: double
+             * @description Concrete alone, for a litre placed.
+             */
+            perLitre: number;
+            /**
+             * Format: double
+             * @description To carry home.
+             */
+            kg: number;
+            /** @description How it comes home. */
+            carry: components["schemas"]["CarryReport"];
+            /** @description Bags against loose against truck. */
+            supply: components["schemas"]["SupplyReport"];
+            /** @description Prices that are no thing's: trips, delivery, the truck. */
+            standing: components["schemas"]["StandingPrice"][];
+        };
+        CarryReport: {
+            /**
+             * Format: int32
+             * @description With the car.
+             */
+            trips: number;
+            /**
+             * Format: double
+             * @description It carries.
+             */
+            payloadKg: number;
+            /**
+             * Format: double
+             * @description All of them.
+             */
+            tripsCost: number;
+            /**
+             * Format: double
+             * @description Brought instead.
+             */
+            deliveryCost: number;
+            /** @description True where that costs less. */
+            delivered: boolean;
+        };
         /**
          * @description A named part of what is poured.
          * @enum {unknown}
@@ -423,7 +603,25 @@ export interface components {
          * @description How the mix should move, from crumbly to pouring.
          * @enum {unknown}
          */
-        Consistency: "balling" | "stiff" | "plastic" | "soft" | "pouring";
+        Consistency: "crumbly" | "balling" | "stiff" | "plastic" | "soft" | "pouring";
+        /** @description A container, filled as it is always filled. */
+        ContainerDocument: {
+            kind: components["schemas"]["ContainerKind"];
+            /** @description What it holds: a volume, or a mass where it was weighed full of the dry thing. */
+            size: string;
+        };
+        /**
+         * @description What a person measures out with.
+         * @enum {unknown}
+         */
+        ContainerKind: "bucket" | "shovel" | "barrow" | "box" | "jug";
+        /** @description The user's own containers; ballast goes by the stone's. */
+        ContainersDocument: {
+            cement: components["schemas"]["ContainerDocument"];
+            sand: components["schemas"]["ContainerDocument"];
+            stone: components["schemas"]["ContainerDocument"];
+            water: components["schemas"]["ContainerDocument"];
+        };
         /**
          * @description How boards meet at corners.
          * @enum {unknown}
@@ -705,6 +903,18 @@ export interface components {
              * @description Where it meets a panel poured earlier.
              */
             bondBreakerM: number;
+        };
+        ElementCost: {
+            /**
+             * Format: int32
+             * @description Its place in the document.
+             */
+            index: number;
+            /**
+             * Format: double
+             * @description Of it.
+             */
+            cost: number;
         };
         /** @description Something that is poured. A closed set of kinds: each is a file of this room, and a line here. */
         ElementDocument: components["schemas"]["ElementDocumentSlabDocument"] | components["schemas"]["ElementDocumentTwoCourseDocument"] | components["schemas"]["ElementDocumentOverlayDocument"] | components["schemas"]["ElementDocumentPebbleBedDocument"] | components["schemas"]["ElementDocumentBorderDocument"] | components["schemas"]["ElementDocumentCurbDocument"] | components["schemas"]["ElementDocumentPieceDocument"] | components["schemas"]["ElementDocumentRibbonDocument"] | components["schemas"]["ElementDocumentCounterDocument"] | components["schemas"]["ElementDocumentFootingDocument"];
@@ -1077,6 +1287,17 @@ export interface components {
          * @enum {unknown}
          */
         Exposure: "noFreezing" | "freezesSeldomWet" | "freezesOftenWet" | "deIcingSalt";
+        /** @description A thing that the plan does not know of. */
+        ExtraDocument: {
+            name: string;
+            /** Format: double */
+            count: number;
+            /**
+             * Format: double
+             * @description For one.
+             */
+            price: number;
+        };
         /** @description How water leaves a surface. */
         FallDocument: components["schemas"]["FallDocumentLevelFallDocument"] | components["schemas"]["FallDocumentEdgeFallDocument"] | components["schemas"]["FallDocumentDrainFallDocument"];
         /** @description From all sides to a drain. */
@@ -1132,6 +1353,16 @@ export interface components {
              */
             drainMm: null | number;
         };
+        /** @description Where a batch lies. */
+        FillReport: {
+            /**
+             * Format: int32
+             * @description Index of the element.
+             */
+            element: number;
+            /** @description Round each part of it, in the plan of the element; empty where the element is not drawn by batches. */
+            pieces: components["schemas"]["PlanPoint"][][];
+        };
         /** @description Something the planner noticed: data only, words belong to the browser. */
         Finding: {
             /** @description What it says. */
@@ -1155,7 +1386,7 @@ export interface components {
          * @description What a finding says. The browser holds one sentence for each; the facts named here go into it.
          * @enum {unknown}
          */
-        FindingCode: "quantityUnread" | "outOfRange" | "unknownTimeZone" | "nothingToPour" | "tooMany" | "tooFewEdges" | "turnsDoNotClose" | "outlineGap" | "outlineNotSolvable" | "edgeBackwards" | "outlineCrosses" | "openingOutside" | "openingsOverlap" | "tapesTooShort" | "tapesTooFarApart" | "checkTapeMisfit" | "presetCannotBe" | "bendTooTight" | "tooNarrow" | "curbWantsTwo" | "curbLeansAway" | "easeTooLarge" | "fieldTooThin" | "twoPours" | "noProbes" | "fallTooFlat" | "fallFlatAtHouse" | "fallToWall" | "jointOutside" | "panelTooLong" | "panelTooSlender" | "cornerWithoutJoint" | "jointDeeperThanGroover" | "repeatJoints" | "noWayOut" | "beyondReach" | "fileDamaged" | "fileUnitUnknown" | "fileUnitUnsupported" | "fileWithoutOutline" | "fileTooManyPoints" | "baseThinnerThanAdvised" | "unknownBoard" | "boardTooLow" | "digBelowBoard" | "plyTooStiff" | "bendNeedsKerfs" | "curveOfManyEdges" | "unknownBar" | "steelDoesNotFit" | "heavyPiece" | "footingBelowFrost" | "unknownBag" | "mixWithoutCement" | "waterOverBagLimit" | "waterUnderBagLimit" | "waterCementOutsideTable" | "thicknessOutsideMix" | "stoneTooLarge" | "exposureWaterCement" | "exposureStrength" | "exposureAir" | "mixerTooSmall" | "batchTooHeavy" | "drillRests" | "wantsMixer" | "wantsHelper" | "moreThanADay" | "coldJoint" | "weatherUnusable" | "weatherEndsEarly" | "rainBeforeSet" | "dryingFast" | "coldWeather" | "mixTooCold" | "mixTooHot" | "handsStillMixing" | "afterDark" | "rapidSetsAsPlaced" | "cureStoppedEarly" | "cannotBeKeptWet" | "frozenYoung" | "milestoneOutOfSight" | "causticCement" | "dustWhenTipping" | "heavyLift" | "mixerGuard" | "markServices" | "washOut" | "structuralWork";
+        FindingCode: "quantityUnread" | "outOfRange" | "unknownTimeZone" | "nothingToPour" | "tooMany" | "tooFewEdges" | "turnsDoNotClose" | "outlineGap" | "outlineNotSolvable" | "edgeBackwards" | "outlineCrosses" | "openingOutside" | "openingsOverlap" | "tapesTooShort" | "tapesTooFarApart" | "checkTapeMisfit" | "presetCannotBe" | "bendTooTight" | "tooNarrow" | "curbWantsTwo" | "curbLeansAway" | "easeTooLarge" | "fieldTooThin" | "twoPours" | "noProbes" | "fallTooFlat" | "fallFlatAtHouse" | "fallToWall" | "jointOutside" | "panelTooLong" | "panelTooSlender" | "cornerWithoutJoint" | "jointDeeperThanGroover" | "repeatJoints" | "noWayOut" | "beyondReach" | "fileDamaged" | "fileUnitUnknown" | "fileUnitUnsupported" | "fileWithoutOutline" | "fileTooManyPoints" | "baseThinnerThanAdvised" | "unknownBoard" | "boardTooLow" | "digBelowBoard" | "plyTooStiff" | "bendNeedsKerfs" | "curveOfManyEdges" | "unknownBar" | "steelDoesNotFit" | "heavyPiece" | "footingBelowFrost" | "unknownBag" | "mixWithoutCement" | "waterOverBagLimit" | "waterUnderBagLimit" | "waterCementOutsideTable" | "thicknessOutsideMix" | "stoneTooLarge" | "exposureWaterCement" | "exposureStrength" | "exposureAir" | "rapidTakesItsOwn" | "tooMuchRetarder" | "tooMuchPigment" | "airNotForBags" | "retardedAndAccelerated" | "pigmentByLabel" | "chlorideRustsSteel" | "plasticisedSegregates" | "airNeverTrowelled" | "antifreezeIsNoCover" | "mixersWithoutHands" | "coarselyMeasured" | "mixerTooSmall" | "batchTooHeavy" | "drillRests" | "wantsMixer" | "wantsHelper" | "moreThanADay" | "coldJoint" | "shedHoldsNothing" | "tooHeavyForCar" | "weatherUnusable" | "weatherEndsEarly" | "rainBeforeSet" | "dryingFast" | "coldWeather" | "mixTooCold" | "mixTooHot" | "mixOutOfReach" | "waterScalds" | "handsStillMixing" | "afterDark" | "rapidSetsAsPlaced" | "cureStoppedEarly" | "cannotBeKeptWet" | "frozenYoung" | "milestoneOutOfSight" | "causticCement" | "dustWhenTipping" | "heavyLift" | "mixerGuard" | "markServices" | "washOut" | "structuralWork";
         /**
          * @description A finish is a chain of passes.
          * @enum {unknown}
@@ -1281,6 +1512,26 @@ export interface components {
          * @enum {unknown}
          */
         Frost: "none" | "light" | "hard";
+        /**
+         * @description What it is bought for: one part of the budget.
+         * @enum {unknown}
+         */
+        GoodGroup: "concrete" | "ground" | "forms" | "steel" | "surface" | "hands";
+        /**
+         * @description What kind of thing; the browser has its words.
+         * @enum {unknown}
+         */
+        GoodKind: "bag" | "cement" | "sand" | "stone" | "ballast" | "additive" | "pigment" | "baseStone" | "board" | "stake" | "splicePlate" | "formScrew" | "sheet" | "bendStrip" | "mouldScrew" | "seamSealant" | "releaseOil" | "bar" | "meshSheet" | "fibre" | "scrim" | "chair" | "tieWire" | "isolationStrip" | "bondBreaker" | "plastic" | "tape" | "burlap" | "sealer" | "gloves" | "goggles" | "dustMask";
+        /**
+         * @description What it is counted in.
+         * @enum {unknown}
+         */
+        GoodUnit: "piece" | "kg" | "l" | "m" | "m2";
+        GroupCost: {
+            group: components["schemas"]["GoodGroup"];
+            /** Format: double */
+            cost: number;
+        };
         /** @description That the service answers. */
         Health: {
             status: string;
@@ -1335,11 +1586,13 @@ export interface components {
              * @description As measured out.
              */
             looseL: number;
+            /** @description What it is measured with. */
+            in: components["schemas"]["ContainerKind"];
             /**
              * Format: double
-             * @description Of the user's own.
+             * @description How many of them.
              */
-            buckets: number;
+            containers: number;
         };
         /**
          * @description Something to look over before the pour.
@@ -1354,7 +1607,7 @@ export interface components {
             format: string;
             /**
              * Format: int32
-             * @description Version of the format; 2. Older files are brought up to it as they are read.
+             * @description Version of the format; 3. Older files are brought up to it as they are read.
              */
             version: number;
             /** @description What the person calls the job. */
@@ -1368,6 +1621,7 @@ export interface components {
             build: components["schemas"]["BuildDocument"];
             mix: components["schemas"]["MixDocument"];
             mixing: components["schemas"]["MixingDocument"];
+            buy: components["schemas"]["BuyDocument"];
             day: components["schemas"]["DayDocument"];
             cure: components["schemas"]["CureDocument"];
         };
@@ -1519,8 +1773,12 @@ export interface components {
             capacityL: number;
             /** @description In order. */
             batches: components["schemas"]["BatchReport"][];
-            /** @description What goes in when. */
-            loadingOrder: components["schemas"]["LoadingStep"][];
+            /** @description The different batches there are, the largest first. */
+            recipes: components["schemas"]["BatchRecipeReport"][];
+            /** @description Everything measured out beforehand, all batches together. */
+            measureOut: components["schemas"]["MeasureReport"][];
+            /** @description What goes in when, and for how long. */
+            loadingOrder: components["schemas"]["LoadingMove"][];
             /**
              * Format: double
              * @description From one batch to the next.
@@ -1546,12 +1804,23 @@ export interface components {
              * @description Kept under plastic for patches, included.
              */
             holdBackL: number;
+            /**
+             * Format: int32
+             * @description People for whom this is a day in comfort.
+             */
+            handsWanted: number;
+        };
+        /** @description A step of loading and how long it takes. */
+        LoadingMove: {
+            step: components["schemas"]["LoadingStep"];
+            /** Format: int32 */
+            seconds: number;
         };
         /**
          * @description One step of loading a mixer; the browser has its words.
          * @enum {unknown}
          */
-        LoadingStep: "halfTheWater" | "stone" | "sand" | "cement" | "bags" | "dryMaterial" | "mixDry" | "mostOfTheWater" | "firstBagWet" | "secondBagToPlan" | "powderSlowly" | "threeMinutes" | "restOfWaterByEye";
+        LoadingStep: "halfTheWater" | "mostOfTheWater" | "additive" | "stone" | "sand" | "mostOfTheBallast" | "halfTheCement" | "restOfDry" | "cement" | "colour" | "bags" | "addedCement" | "dryMaterial" | "mixDry" | "firstBagWet" | "secondBagToPlan" | "powderSlowly" | "restOfWaterByEye" | "mixOn";
         /** Format: date */
         LocalDate: string;
         /** @description A board as sold: actual sizes. */
@@ -1563,6 +1832,33 @@ export interface components {
             heightMm: number;
             system: components["schemas"]["UnitSystem"];
         };
+        MeasureReport: {
+            /** @description Is measured. */
+            what: components["schemas"]["MeasuredThing"];
+            /** @description Id of the bag, or the additive; empty else. */
+            of: string;
+            in: null | components["schemas"]["ContainerKind"];
+            /**
+             * Format: double
+             * @description Containers, bags or doses.
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description 0 where it is counted or weighed.
+             */
+            litres: number;
+            /**
+             * Format: double
+             * @description 0 where it is not known.
+             */
+            kg: number;
+        };
+        /**
+         * @description What is measured.
+         * @enum {unknown}
+         */
+        MeasuredThing: "bag" | "addedCement" | "cement" | "sand" | "stone" | "ballast" | "water" | "additive" | "pigment";
         /**
          * @description What an edge meets.
          * @enum {unknown}
@@ -1594,18 +1890,62 @@ export interface components {
              */
             needsMpa: number;
         };
+        /** @description What the concrete has to be. */
+        MixDemand: {
+            /**
+             * Format: double
+             * @description At 28 days; 0 asks none.
+             */
+            leastMpa: number;
+            /**
+             * Format: double
+             * @description By mass.
+             */
+            mostWaterCement: number;
+            /**
+             * Format: double
+             * @description 0-1 of the volume; 0 asks none.
+             */
+            airShare: number;
+            /**
+             * Format: double
+             * @description A third of the thinnest section.
+             */
+            mostStoneMm: number;
+            /**
+             * Format: double
+             * @description The thinnest section.
+             */
+            thinnestMm: number;
+            /**
+             * Format: double
+             * @description The thickest.
+             */
+            thickestMm: number;
+            /** @description Consistency it wants at the stiffest. */
+            stiffest: components["schemas"]["Consistency"];
+            /** @description And at the softest. */
+            softest: components["schemas"]["Consistency"];
+        };
         /** @description Which concrete. A closed set of kinds. */
         MixDocument: components["schemas"]["MixDocumentBaggedMixDocument"] | components["schemas"]["MixDocumentPartsMixDocument"];
         MixDocumentBaggedMixDocument: {
             /** @enum {string} */
             kind: "bagged";
-            /** @description Id in the catalogue of bags. */
+            /** @description Id in the catalogue of bags, or of a bag of the user's own. */
             bag: string;
             /** @description Water to one bag, a volume; empty takes the middle of the bag's range. */
             waterPerBag: string;
+            /**
+             * Format: double
+             * @description Cement added, per cent of the bag's mass: an enriched mortar.
+             */
+            cementAdded?: number;
             exposure: components["schemas"]["Exposure"];
-            /** @description The user's own bucket, filled to its mark: a volume. */
-            bucket: string;
+            /** @description What it is measured out with. */
+            containers: components["schemas"]["ContainersDocument"];
+            /** @description What is stirred in besides. */
+            additives: components["schemas"]["AdditivesDocument"];
         };
         /** @description Parts by loose volume. */
         MixDocumentPartsMixDocument: {
@@ -1619,14 +1959,21 @@ export interface components {
             stone: number;
             /**
              * Format: double
+             * @description All-in: sand and stone as dug.
+             */
+            ballast?: number;
+            /**
+             * Format: double
              * @description Largest stone, mm, 10-25.
              */
             stoneMm: number;
             consistency: components["schemas"]["Consistency"];
             moisture: components["schemas"]["Moisture"];
             exposure: components["schemas"]["Exposure"];
-            /** @description The user's own bucket, filled to its mark: a volume. */
-            bucket: string;
+            /** @description What it is measured out with. */
+            containers: components["schemas"]["ContainersDocument"];
+            /** @description What is stirred in besides. */
+            additives: components["schemas"]["AdditivesDocument"];
         };
         /**
          * @description How a binder gains strength; the families are cured differently and never confused.
@@ -1671,6 +2018,10 @@ export interface components {
             parts: null | components["schemas"]["PartsReport"];
             /** @description Strength at other waters, for the drawing: w/c against MPa over what the mix can take. */
             ladder: components["schemas"]["WaterStrength"][];
+            /** @description What it has to be. */
+            demand: components["schemas"]["MixDemand"];
+            /** @description How to get it, the proposed one first. */
+            ways: components["schemas"]["WayReport"][];
         };
         /** @description What it is mixed in. A closed set of kinds, each of which knows its mixer. */
         MixerDocument: components["schemas"]["MixerDocumentDrumDocument"] | components["schemas"]["MixerDocumentForcedDocument"] | components["schemas"]["MixerDocumentDrillBucketDocument"] | components["schemas"]["MixerDocumentTubDocument"] | components["schemas"]["MixerDocumentBarrowDocument"];
@@ -1679,30 +2030,40 @@ export interface components {
             kind: "barrow";
             /** @description A volume: of the whole drum or bucket, or what the others can mix at once. */
             size: string;
+            /** @description A mass: what its motor or its stand takes at once, as the plate says; empty where nothing is said. */
+            mostMass?: string;
         };
         MixerDocumentDrillBucketDocument: {
             /** @enum {string} */
             kind: "drillBucket";
             /** @description A volume: of the whole drum or bucket, or what the others can mix at once. */
             size: string;
+            /** @description A mass: what its motor or its stand takes at once, as the plate says; empty where nothing is said. */
+            mostMass?: string;
         };
         MixerDocumentDrumDocument: {
             /** @enum {string} */
             kind: "drum";
             /** @description A volume: of the whole drum or bucket, or what the others can mix at once. */
             size: string;
+            /** @description A mass: what its motor or its stand takes at once, as the plate says; empty where nothing is said. */
+            mostMass?: string;
         };
         MixerDocumentForcedDocument: {
             /** @enum {string} */
             kind: "forced";
             /** @description A volume: of the whole drum or bucket, or what the others can mix at once. */
             size: string;
+            /** @description A mass: what its motor or its stand takes at once, as the plate says; empty where nothing is said. */
+            mostMass?: string;
         };
         MixerDocumentTubDocument: {
             /** @enum {string} */
             kind: "tub";
             /** @description A volume: of the whole drum or bucket, or what the others can mix at once. */
             size: string;
+            /** @description A mass: what its motor or its stand takes at once, as the plate says; empty where nothing is said. */
+            mostMass?: string;
         };
         /** @description What it is mixed in, by whom. */
         MixingDocument: {
@@ -1712,6 +2073,11 @@ export interface components {
              * @description People, 1-6.
              */
             hands: number;
+            /**
+             * Format: int32
+             * @description How many like mixers are run at once, 1-4.
+             */
+            mixers?: number;
             /** @description One way from the mixer to the pour, a length. */
             barrowRun: string;
             /**
@@ -1719,6 +2085,11 @@ export interface components {
              * @description Mixing water, °C.
              */
             waterC: number;
+            /**
+             * Format: double
+             * @description What the concrete should have when it is mixed, °C; null takes it as it comes.
+             */
+            wantedMixC?: null | number;
         };
         /**
          * @description How wet sand and stone are, found by hand.
@@ -1897,6 +2268,74 @@ export interface components {
         };
         /** @enum {unknown} */
         OutlineFileUnit: "millimetres" | "centimetres" | "metres" | "inches" | "feet" | null;
+        /** @description A bag of the user's own, as its label has it. */
+        OwnBagDocument: {
+            /** @description Its id in documents; begins with `own-`. */
+            id: string;
+            name: string;
+            /** @description A mass. */
+            mass: string;
+            /** @description A volume, placed. */
+            yield: string;
+            /** @description A volume. */
+            leastWater: string;
+            /** @description A volume. */
+            mostWater: string;
+            /**
+             * Format: double
+             * @description MPa at 28 days, at its most water.
+             */
+            f28Mpa: number;
+            /**
+             * Format: double
+             * @description At 20 °C.
+             */
+            initialSetH: number;
+            /**
+             * Format: double
+             * @description At 20 °C.
+             */
+            finalSetH: number;
+            /**
+             * Format: double
+             * @description mm.
+             */
+            leastThicknessMm: number;
+            /**
+             * Format: double
+             * @description mm; null has no limit.
+             */
+            mostThicknessMm?: null | number;
+            /**
+             * Format: double
+             * @description mm; 0 has none.
+             */
+            stoneMm: number;
+            family: components["schemas"]["MixFamily"];
+        };
+        PackReport: {
+            /** @description For the price book. */
+            id: string;
+            /**
+             * Format: double
+             * @description In the thing's unit.
+             */
+            size: number;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description For one.
+             */
+            price: number;
+            /** @description True where the price is the user's own. */
+            noted: boolean;
+            /** @description When it was noted; empty where not. */
+            date: string;
+        };
         PanelReport: {
             /**
              * Format: int32
@@ -1937,6 +2376,17 @@ export interface components {
             /** @description False where it is not of the job's mix. */
             inMix: boolean;
         };
+        Parts: {
+            /** Format: double */
+            cement: number;
+            /** Format: double */
+            sand: number;
+            /** Format: double */
+            stone: number;
+            /** Format: double */
+            ballast: number;
+            hasStone: boolean;
+        };
         PartsReport: {
             /** @description For the whole job. */
             cement: components["schemas"]["IngredientReport"];
@@ -1944,6 +2394,8 @@ export interface components {
             sand: components["schemas"]["IngredientReport"];
             /** @description As it lies. */
             stone: components["schemas"]["IngredientReport"];
+            /** @description As it lies. */
+            ballast: components["schemas"]["IngredientReport"];
             /**
              * Format: double
              * @description To add, what sand and stone carry taken off.
@@ -1951,9 +2403,9 @@ export interface components {
             waterL: number;
             /**
              * Format: double
-             * @description To add to one bucket of cement with its sand and stone.
+             * @description To add to one container of cement with its sand and stone.
              */
-            waterPerBucketL: number;
+            waterPerContainerL: number;
             /**
              * Format: int32
              * @description 25 kg bags to have.
@@ -1961,15 +2413,22 @@ export interface components {
             cementBags25: number;
             /**
              * Format: double
-             * @description Placed from one bucket of cement.
+             * @description Placed from one container of cement.
              */
-            yieldPerBucketL: number;
+            yieldPerContainerL: number;
             /**
              * Format: double
              * @description Aimed at.
              */
             slumpMm: number;
+            /**
+             * Format: double
+             * @description Of the volume.
+             */
+            airPct: number;
         };
+        /** @enum {unknown} */
+        PartsSchool: "oneTwoThree" | "oneFourBallast" | "oneTwoFour" | "oneSixBallast" | "leanSplit" | "richSplit" | "richBallast" | "fineSand" | "sandBed" | "polymerSand" | null;
         /**
          * @description One pass over the surface, in working order.
          * @enum {unknown}
@@ -2010,6 +2469,7 @@ export interface components {
             build: null | components["schemas"]["BuildReport"];
             mix: null | components["schemas"]["MixReport"];
             load: null | components["schemas"]["LoadReport"];
+            buy: null | components["schemas"]["BuyReport"];
             day: null | components["schemas"]["DayReport"];
             cure: null | components["schemas"]["CureReport"];
             /** @description How each text was understood. */
@@ -2044,6 +2504,18 @@ export interface components {
          * @enum {unknown}
          */
         PresetShape: "rectangle" | "lShape" | "uShape" | "circle" | "halfCircle" | "quarterCircle" | "kidney" | "hexagon" | "octagon";
+        /** @description A price in the price book. */
+        PriceDocument: {
+            /** @description Id of the thing. */
+            good: string;
+            /**
+             * Format: double
+             * @description For one as sold.
+             */
+            price: number;
+            /** @description When it was asked, a local date; empty where not noted. */
+            date: string;
+        };
         /** @description How deep an overlay is at one place. */
         ProbeDocument: {
             /** @description A length. */
@@ -2086,17 +2558,24 @@ export interface components {
         };
         /** @description A remedy with the edits it makes and the effect it would have, as facts. */
         Remedy: {
+            /** @description What it does. */
             code: components["schemas"]["RemedyCode"];
+            /** @description To the document. */
             edits: components["schemas"]["Edit"][];
+            /** @description Numbers by name; the name ends in the unit. */
             effect: {
                 [key: string]: number;
+            };
+            /** @description Names of things: a bag. */
+            texts?: {
+                [key: string]: string;
             };
         };
         /**
          * @description A way out that the app can take for the user: Edits to the document.
          * @enum {unknown}
          */
-        RemedyCode: "addHand" | "biggerMixer" | "laterDay" | "bagMiddleWater" | "lessWater" | "blankLastEdge" | "spreadGap" | "steeperFall" | "fallOffWall" | "proposeJoints" | "takeSchool" | "thickerSlab" | "anyPly" | "anyBoard" | "advisedBase" | "longerCure" | "coverUnderPlastic";
+        RemedyCode: "addHand" | "addMixer" | "retard" | "coolerHour" | "otherBag" | "noStone" | "plasticiseInstead" | "stirInAir" | "oneDose" | "usualPigment" | "withoutAdditive" | "withoutChloride" | "broomInstead" | "warmWater" | "coolWater" | "enoughInShed" | "biggerMixer" | "laterDay" | "bagMiddleWater" | "lessWater" | "blankLastEdge" | "spreadGap" | "steeperFall" | "fallOffWall" | "proposeJoints" | "takeSchool" | "thickerSlab" | "anyPly" | "anyBoard" | "advisedBase" | "longerCure" | "coverUnderPlastic";
         RunReport: {
             /**
              * Format: int32
@@ -2153,6 +2632,16 @@ export interface components {
              * @description Litres with waste.
              */
             orderL: number;
+        };
+        /** @description Something that need not be bought. */
+        ShedDocument: {
+            /** @description Id of the thing. */
+            good: string;
+            /**
+             * Format: double
+             * @description In the unit that the thing is counted in: bags, kg, m, m², L or pieces.
+             */
+            amount: number;
         };
         SheetPart: {
             /** @description Which. */
@@ -2220,6 +2709,17 @@ export interface components {
              * @description From the string to the top of the form there.
              */
             downMm: number;
+        };
+        StandingPrice: {
+            /** @description For the price book. */
+            id: string;
+            /**
+             * Format: double
+             * @description For one.
+             */
+            price: number;
+            /** @description True where the price is the user's own. */
+            noted: boolean;
         };
         /** @description What is put in against cracks. */
         SteelDocument: {
@@ -2319,7 +2819,7 @@ export interface components {
          * @description The steps of a job, in working order.
          * @enum {unknown}
          */
-        Step: "shape" | "build" | "mix" | "load" | "day" | "cure";
+        Step: "shape" | "build" | "mix" | "load" | "buy" | "day" | "cure";
         StepReport: {
             step: components["schemas"]["Step"];
             state: components["schemas"]["StepState"];
@@ -2393,6 +2893,54 @@ export interface components {
          * @enum {unknown}
          */
         StripKind: "plyAlong" | "plyAcross" | "hardboard" | "kerfedOrSheet";
+        /** @description A way at one volume. */
+        SupplyAt: {
+            kind: components["schemas"]["SupplyKind"];
+            /** Format: double */
+            cost: number;
+            /** Format: double */
+            hours: number;
+            /** Format: double */
+            kg: number;
+            /** Format: double */
+            perLitre: number;
+        };
+        /** @description From this volume on the second way costs less than the first. */
+        SupplyCrossing: {
+            from: components["schemas"]["SupplyKind"];
+            to: components["schemas"]["SupplyKind"];
+            /** Format: double */
+            m3: number;
+        };
+        /**
+         * @description How the concrete comes.
+         * @enum {unknown}
+         */
+        SupplyKind: "bags" | "loose" | "truck";
+        /** @description Ways at one volume of the curve. */
+        SupplyPoint: {
+            /** Format: double */
+            m3: number;
+            costs: number[];
+        };
+        SupplyReport: {
+            /**
+             * Format: double
+             * @description The job's volume.
+             */
+            m3: number;
+            /** @description At that volume. */
+            ways: components["schemas"]["SupplyAt"][];
+            /** @description Money and work over volume, in the order of the ways. */
+            curve: components["schemas"]["SupplyPoint"][];
+            /** @description Where one way becomes cheaper than another. */
+            crossings: components["schemas"]["SupplyCrossing"][];
+            /**
+             * Format: double
+             * @description Money that an hour counts in the curve.
+             */
+            hourWorth: number;
+        };
         TapedCornerDocument: {
             /** @description A length from nail A. */
             a: string;
@@ -2410,7 +2958,7 @@ export interface components {
         WaterStrength: {
             /**
              * Format: double
-             * @description To a bag, or to a bucket of cement.
+             * @description To a bag, or to a container of cement.
              */
             waterL: number;
             /**
@@ -2418,6 +2966,76 @@ export interface components {
              * @description At 28 days.
              */
             mpa: number;
+        };
+        /**
+         * @description How the concrete is got.
+         * @enum {unknown}
+         */
+        WayKind: "bagged" | "parts" | "truck";
+        /**
+         * @description Why a way does not do.
+         * @enum {unknown}
+         */
+        WayMisfit: "tooWeak" | "tooMuchWater" | "noAir" | "sectionTooThin" | "sectionTooThick" | "stoneTooLarge" | "notInThisMixer";
+        /** @description One way to get the concrete. */
+        WayReport: {
+            /** @description How. */
+            kind: components["schemas"]["WayKind"];
+            /** @description Id of the bag; null where it is none. */
+            bag: null | string;
+            /** @description Text for the job: empty takes the middle of the bag's range. */
+            waterPerBag: null | string;
+            /**
+             * Format: double
+             * @description Cement added to a bag, of its mass.
+             */
+            cementAddedPct: number;
+            school: null | components["schemas"]["PartsSchool"];
+            parts: null | components["schemas"]["Parts"];
+            /**
+             * Format: double
+             * @description Largest stone.
+             */
+            stoneMm: number;
+            consistency: null | components["schemas"]["Consistency"];
+            /** @description Air is stirred in. */
+            airEntrained: boolean;
+            /**
+             * Format: double
+             * @description To expect.
+             */
+            f28Mpa: number;
+            /**
+             * Format: double
+             * @description By mass; null where not told.
+             */
+            waterCement: null | number;
+            /**
+             * Format: double
+             * @description What is in it, as bought; money.
+             */
+            cost: number;
+            /**
+             * Format: double
+             * @description Money for a litre placed.
+             */
+            perLitre: number;
+            /**
+             * Format: double
+             * @description Of work, all hands together; null where it cannot be batched here.
+             */
+            hours: null | number;
+            /**
+             * Format: double
+             * @description To carry.
+             */
+            kg: number;
+            /** @description Why it does not do; none where it does. */
+            misfits: components["schemas"]["WayMisfit"][];
+            /** @description The cheapest that does, work counted. */
+            proposed: boolean;
+            /** @description It is the job's own. */
+            taken: boolean;
         };
         /** @description A day's weather in a line, for choosing among days. */
         WeatherDay: {
@@ -2494,7 +3112,7 @@ export interface components {
          * @description Which figure an explanation belongs to. The browser holds the formula's words for each.
          * @enum {unknown}
          */
-        WhyCode: "area" | "perimeter" | "pathLength" | "netVolume" | "orderVolume" | "fall" | "panels" | "pieceMass" | "excavation" | "spoil" | "baseStone" | "boards" | "stakes" | "bends" | "steelBars" | "meshSheets" | "fibreDose" | "scrim" | "mouldSheets" | "castings" | "bags" | "bagsMass" | "bagWater" | "bagStrength" | "partsWater" | "partsCement" | "partsSand" | "partsStone" | "partsStrength" | "waterCement" | "initialSet" | "mixTemperature" | "capacity" | "batchCount" | "holdBack" | "cycle" | "jointAge" | "passWindow" | "firstSetOnSite" | "finalSetOnSite" | "doneBy" | "evaporation" | "rainChance" | "wetDays" | "rewetting" | "meanEvaporation" | "strength" | "milestone";
+        WhyCode: "area" | "perimeter" | "pathLength" | "netVolume" | "orderVolume" | "fall" | "panels" | "pieceMass" | "excavation" | "spoil" | "baseStone" | "boards" | "stakes" | "bends" | "steelBars" | "meshSheets" | "fibreDose" | "scrim" | "mouldSheets" | "castings" | "bags" | "bagsMass" | "bagWater" | "bagStrength" | "partsWater" | "partsCement" | "partsSand" | "partsStone" | "partsBallast" | "rounding" | "warmWater" | "cost" | "load" | "perLitre" | "truckCost" | "trips" | "partsStrength" | "waterCement" | "initialSet" | "mixTemperature" | "capacity" | "batchCount" | "holdBack" | "cycle" | "handsWanted" | "jointAge" | "passWindow" | "firstSetOnSite" | "finalSetOnSite" | "doneBy" | "evaporation" | "rainChance" | "wetDays" | "rewetting" | "meanEvaporation" | "strength" | "milestone";
         ZoneReport: {
             /**
              * Format: int32

@@ -34,7 +34,7 @@ function Note({ finding }: { finding: Finding }) {
                   take(remedy);
                 }}
               >
-                {remedyWords[remedy.code](remedy.effect, format)}
+                {remedyWords[remedy.code](remedy.effect, format, remedy.texts ?? {})}
               </Button>
             ))}
           </div>

@@ -1,7 +1,11 @@
-import type { BatchReport } from '../api/client';
+import type { BatchRecipe } from '../api/client';
 import { quarters } from './format';
-import { load } from './words';
+import { counted, load } from './words';
 
 /** What a batch is made of, said short. */
-export const batchSize = (b: BatchReport): string =>
-  b.bags === null ? load.bucketsEach(quarters(b.cementBuckets ?? 0)) : load.bagsEach(quarters(b.bags));
+export const batchSize = (recipe: BatchRecipe): string => {
+  const cement = recipe.measures.find((m) => m.what === 'cement');
+  return cement?.in
+    ? load.cementEach(counted(quarters(cement.count), cement.in))
+    : load.bagsEach(quarters(recipe.size));
+};

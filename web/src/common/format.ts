@@ -96,6 +96,8 @@ export interface Formats {
   /** Water and buckets. */
   litres: (litres: number) => string;
   mass: (kg: number) => string;
+  /** What is weighed on kitchen scales. */
+  weighed: (kg: number) => string;
   celsius: (c: number) => string;
   /** How a temperature is typed: its unit, and there and back. */
   thermometer: Scale;
@@ -106,6 +108,10 @@ export interface Formats {
   /** Water leaving the surface in an hour. */
   evaporation: (kgM2H: number) => string;
   percent: (share: number) => string;
+  /** Money in the job's currency. */
+  money: (amount: number) => string;
+  /** Money for so much concrete as one speaks of: a litre, a cubic foot. */
+  moneyEach: (perLitre: number) => string;
   /** 08:30 */
   time: (instant: string) => string;
   /** Fri 27 Nov */
@@ -132,12 +138,15 @@ const metric = {
   bulk: (l: number) => (l < 100 ? `${number(l, l < 10 ? 1 : 0)} L` : `${fixed(l / 1000, 2)} m³`),
   litres: (l: number) => `${number(l, l < 10 ? 2 : 1)} L`,
   mass: (kg: number) => (kg >= 1000 ? `${number(kg / 1000, 2)} t` : `${number(kg, kg < 10 ? 1 : 0)} kg`),
+  weighed: (kg: number) => (kg < 1 ? `${number(kg * 1000)} g` : `${number(kg, 2)} kg`),
   celsius: (c: number) => `${number(c)} °C`,
   thermometer: { unit: '°C', show: (c: number) => c, said: (c: number) => c },
   degrees: (c: number) => `${number(c)}°`,
   strength: (mpa: number) => `${number(mpa, mpa < 10 ? 1 : 0)} MPa`,
   wind: (kmh: number) => `${number(kmh)} km/h`,
   evaporation: (e: number) => `${fixed(e, 2)} kg/m²`,
+  /** What prices of concrete are told for, litres. */
+  spokenL: 1,
 };
 
 const us: typeof metric = {
@@ -151,16 +160,19 @@ const us: typeof metric = {
   bulk: (l) => (l < 100 ? `${number(l / GALLON_L, 1)} gal` : `${fixed(l / CUBIC_YARD_L, 2)} yd³`),
   litres: (l) => `${number(l / GALLON_L, 2)} gal`,
   mass: (kg) => `${number(kg / POUND_KG)} lb`,
+  weighed: (kg) =>
+    kg < POUND_KG ? `${number((kg / POUND_KG) * 16, 1)} oz` : `${number(kg / POUND_KG, 2)} lb`,
   celsius: (c) => `${number(c * 1.8 + 32)} °F`,
   thermometer: { unit: '°F', show: (c) => Math.round((c * 1.8 + 32) * 10) / 10, said: (f) => (f - 32) / 1.8 },
   degrees: (c) => `${number(c * 1.8 + 32)}°`,
   strength: (mpa) => `${number(Math.round((mpa * PSI_PER_MPA) / 10) * 10)} psi`,
   wind: (kmh) => `${number(kmh / MILE_KM)} mph`,
   evaporation: (e) => `${fixed((e / POUND_KG) * SQUARE_FOOT_M2, 3)} lb/ft²`,
+  spokenL: CUBIC_YARD_L / 27,
 };
 
 /** The formats of one job: its system, and the zone of its site. */
-export function formatsFor(units: Units, timeZone: string): Formats {
+export function formatsFor(units: Units, timeZone: string, currency = ''): Formats {
   const make = (options: Intl.DateTimeFormatOptions) => {
     let format: Intl.DateTimeFormat;
     try {
@@ -173,9 +185,14 @@ export function formatsFor(units: Units, timeZone: string): Formats {
   const time = make({ hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
   const date = make({ weekday: 'short', day: 'numeric', month: 'short' });
   const iso = make({ year: 'numeric', month: '2-digit', day: '2-digit' });
+  const system = units === 'us' ? us : metric;
+  const money = (amount: number) =>
+    `${currency}${currency === '' ? '' : '\u2009'}${amount >= 1000 ? number(amount) : fixed(amount, 2)}`;
   return {
-    ...(units === 'us' ? us : metric),
+    ...system,
     percent,
+    money,
+    moneyEach: (perLitre) => money(perLitre * system.spokenL),
     time,
     date,
     dateTime: (instant) => `${date(instant)}, ${time(instant)}`,
@@ -221,6 +238,7 @@ export function factText(name: string, value: number, f: Formats): string {
     [/M3$/, (v) => f.bulk(v * 1000)],
     [/M2$/, f.area],
     [/Mpa$/, f.strength],
+    [/Money$/, f.money],
     [/Pct$/, (v) => `${number(v, 1)} %`],
     [/Min$/, duration],
     [/Hours$|^hours$|H$/, (v) => `${number(v, 2)} h`],

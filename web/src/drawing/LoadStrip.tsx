@@ -1,6 +1,6 @@
 import { UnstyledButton } from '@mantine/core';
 import type { CSSProperties } from 'react';
-import type { BatchReport } from '../api/client';
+import type { PlanReport } from '../api/client';
 import { Heard } from '../common/Heard';
 import { quarters, type Formats } from '../common/format';
 import { load as words } from '../common/words';
@@ -8,8 +8,7 @@ import classes from './LoadStrip.module.css';
 import { useSize } from './useSize';
 
 interface LoadStripProps {
-  batches: BatchReport[];
-  capacityL: number;
+  load: NonNullable<PlanReport['load']>;
   chosen: number;
   onChoose: (number: number) => void;
   format: Formats;
@@ -33,8 +32,10 @@ function loadWidth(count: number, width: number, height: number): number {
 }
 
 /** The loads in a row, each filled to its size in a mixer of one outline. A load is a button. */
-export function LoadStrip({ batches, capacityL, chosen, onChoose, format }: LoadStripProps) {
+export function LoadStrip({ load: plan, chosen, onChoose, format }: LoadStripProps) {
   const { ref, width, height } = useSize();
+  const { batches, capacityL } = plan;
+  const bagged = plan.recipes[0]?.measures.some((m) => m.what === 'bag') ?? false;
   const load = loadWidth(batches.length, width - 2 * PADDING, height - 2 * PADDING);
   return (
     <div
@@ -73,8 +74,8 @@ export function LoadStrip({ batches, capacityL, chosen, onChoose, format }: Load
             </span>
           </span>
           <span className={classes.size}>
-            {quarters(b.bags ?? b.cementBuckets ?? 0)}
-            <Heard>{b.bags === null ? words.heardBuckets : words.heardBags}</Heard>
+            {quarters(plan.recipes[b.recipe]?.size ?? 0)}
+            <Heard>{bagged ? words.heardBags : words.heardCement}</Heard>
           </span>
         </UnstyledButton>
       ))}

@@ -6,6 +6,7 @@ import { NavLink, Navigate, useNavigate, useParams } from 'react-router';
 import { api, type Job, type JobDocument, type PlanReport, type Remedy, type StepName } from '../api/client';
 import { AppFrame } from '../app/AppFrame';
 import { formatsFor } from '../common/format';
+import { fileName, saveFile } from '../common/saveFile';
 import { app, save as saveWords, steps, stepStates } from '../common/words';
 import { DocumentContext, EditingContext, PlannedContext } from './JobContext';
 import classes from './JobPage.module.css';
@@ -19,6 +20,7 @@ const views: Record<StepName, React.LazyExoticComponent<() => React.ReactNode>> 
   build: lazy(() => import('../steps/build/BuildStep').then((m) => ({ default: m.BuildStep }))),
   mix: lazy(() => import('../steps/mix/MixStep').then((m) => ({ default: m.MixStep }))),
   load: lazy(() => import('../steps/load/LoadStep').then((m) => ({ default: m.LoadStep }))),
+  buy: lazy(() => import('../steps/buy/BuyStep').then((m) => ({ default: m.BuyStep }))),
   day: lazy(() => import('../steps/day/DayStep').then((m) => ({ default: m.DayStep }))),
   cure: lazy(() => import('../steps/cure/CureStep').then((m) => ({ default: m.CureStep }))),
 };
@@ -95,14 +97,9 @@ function Conflict({ saver, onTheirs }: { saver: Saver; onTheirs: () => void }) {
   );
 }
 
-function download(document: JobDocument) {
-  const file = new Blob([JSON.stringify(document, null, 2)], { type: 'application/json' });
-  const link = window.document.createElement('a');
-  link.href = URL.createObjectURL(file);
-  link.download = `${document.name.replace(/[^\p{L}\p{N} -]/gu, '') || 'job'}.setfirm.json`;
-  link.click();
-  URL.revokeObjectURL(link.href);
-}
+const download = (document: JobDocument) => {
+  saveFile(`${fileName(document.name)}.setfirm.json`, 'application/json', JSON.stringify(document, null, 2));
+};
 
 interface HeadButtonProps {
   label: string;
@@ -149,8 +146,8 @@ function OpenJob({ job, step }: { job: Job; step: StepName }) {
     [edit],
   );
   const format = useMemo(
-    () => formatsFor(document.units, document.timeZone),
-    [document.units, document.timeZone],
+    () => formatsFor(document.units, document.timeZone, document.buy.currency),
+    [document.units, document.timeZone, document.buy.currency],
   );
   const View = views[step];
   const editing = useMemo(

@@ -14,15 +14,17 @@ export interface Sections {
   build: PlanReport['build'];
   mix: PlanReport['mix'];
   load: PlanReport['load'];
+  buy: PlanReport['buy'];
   day: PlanReport['day'];
   cure: PlanReport['cure'];
 }
 
-const sectionsOf = ({ shape, build, mix, load, day, cure }: PlanReport): Sections => ({
+const sectionsOf = ({ shape, build, mix, load, buy, day, cure }: PlanReport): Sections => ({
   shape,
   build,
   mix,
   load,
+  buy,
   day,
   cure,
 });
@@ -32,6 +34,7 @@ const overlay = (before: Sections, now: Sections): Sections => ({
   build: now.build ?? before.build,
   mix: now.mix ?? before.mix,
   load: now.load ?? before.load,
+  buy: now.buy ?? before.buy,
   day: now.day ?? before.day,
   cure: now.cure ?? before.cure,
 });

@@ -11,12 +11,12 @@ namespace SetFirm.Core.Plans.Document;
 public sealed record JobDocument
 {
     public const string FormatName = "setfirm-job";
-    public const int CurrentVersion = 2;
+    public const int CurrentVersion = 3;
 
     /// <summary>Always <c>setfirm-job</c>.</summary>
     public required string Format { get; init; }
 
-    /// <summary>Version of the format; 2. Older files are brought up to it as they are read.</summary>
+    /// <summary>Version of the format; 3. Older files are brought up to it as they are read.</summary>
     public required int Version { get; init; }
 
     /// <summary>What the person calls the job.</summary>
@@ -37,6 +37,8 @@ public sealed record JobDocument
 
     public required MixingDocument Mixing { get; init; }
 
+    public required BuyDocument Buy { get; init; }
+
     public required DayDocument Day { get; init; }
 
     public required CureDocument Cure { get; init; }
@@ -50,11 +52,17 @@ public sealed record MixingDocument
     /// <summary>People, 1-6.</summary>
     public required int Hands { get; init; }
 
+    /// <summary>How many like mixers are run at once, 1-4.</summary>
+    public int Mixers { get; init; } = 1;
+
     /// <summary>One way from the mixer to the pour, a length.</summary>
     public required string BarrowRun { get; init; }
 
     /// <summary>Mixing water, °C.</summary>
     public required double WaterC { get; init; }
+
+    /// <summary>What the concrete should have when it is mixed, °C; null takes it as it comes.</summary>
+    public double? WantedMixC { get; init; }
 }
 
 /// <summary>When it is poured.</summary>

@@ -112,6 +112,10 @@ public static class JobFile
         [
             ("$.elements", document.Elements),
             ("$.build.stock", document.Build.Stock),
+            ("$.buy.prices", document.Buy.Prices),
+            ("$.buy.shed", document.Buy.Shed),
+            ("$.buy.extras", document.Buy.Extras),
+            ("$.buy.bags", document.Buy.Bags),
             .. document.Elements.SelectMany((e, i) => e is null ? [] : Lists(e).Select(l => ($"$.elements[{i}].{l.Name}", l.Items))),
         ];
         foreach (var (path, items) in lists)

@@ -13,6 +13,11 @@ internal static class JobUpgrade
             OneToTwo(job);
         }
 
+        if ((int?)job["version"] == 2)
+        {
+            TwoToThree(job);
+        }
+
         return job;
     }
 
@@ -53,5 +58,37 @@ internal static class JobUpgrade
             slab["outline"] = new JsonObject { ["kind"] = "walked", ["sides"] = sides };
             slab["edges"] = edges;
         }
+    }
+
+    // Version 2 measured everything with one bucket; version 3 has a container for each thing, additives, and what is bought.
+    private static void TwoToThree(JsonObject job)
+    {
+        job["version"] = 3;
+        var us = (string?)job["units"] == "us";
+        if (job["mix"] is JsonObject mix && mix["containers"] is null)
+        {
+            var bucket = mix["bucket"] ?? "12 L";
+            mix.Remove("bucket");
+            JsonObject Container(string kind, JsonNode size) => new() { ["kind"] = kind, ["size"] = size.DeepClone() };
+            mix["containers"] = new JsonObject
+            {
+                ["cement"] = Container("bucket", bucket),
+                ["sand"] = Container("bucket", bucket),
+                ["stone"] = Container("bucket", bucket),
+                ["water"] = Container("jug", us ? "1 qt" : "1 L"),
+            };
+            mix["additives"] = new JsonObject();
+        }
+
+        job["buy"] ??= new JsonObject
+        {
+            ["currency"] = us ? "$" : "€",
+            ["prices"] = new JsonArray(),
+            ["shed"] = new JsonArray(),
+            ["extras"] = new JsonArray(),
+            ["bags"] = new JsonArray(),
+            ["payload"] = us ? "900 lb" : "400 kg",
+            ["hourWorth"] = 15,
+        };
     }
 }

@@ -20,6 +20,9 @@ public abstract record MixerDocument
     /// <summary>A volume: of the whole drum or bucket, or what the others can mix at once.</summary>
     public required string Size { get; init; }
 
+    /// <summary>A mass: what its motor or its stand takes at once, as the plate says; empty where nothing is said.</summary>
+    public string MostMass { get; init; } = "";
+
     internal abstract Mixer Of(Volume size);
 }
 

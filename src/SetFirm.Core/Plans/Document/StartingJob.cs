@@ -1,5 +1,6 @@
 using NodaTime;
 using NodaTime.Text;
+using SetFirm.Core.Batching;
 using SetFirm.Core.Curing;
 using SetFirm.Core.Finishing;
 using SetFirm.Core.Ground;
@@ -43,7 +44,8 @@ public static class StartingJob
             Mix = new BaggedMixDocument
             {
                 Exposure = Exposure.NoFreezing,
-                Bucket = us ? "3 gal" : "12 L",
+                Containers = Containers(units),
+                Additives = new AdditivesDocument(),
                 Bag = us ? BagCatalogue.DefaultUs : BagCatalogue.DefaultMetric,
                 WaterPerBag = "",
             },
@@ -54,9 +56,27 @@ public static class StartingJob
                 BarrowRun = us ? "30 ft" : "10 m",
                 WaterC = 12,
             },
+            Buy = new BuyDocument
+            {
+                Currency = us ? "$" : "€",
+                Prices = [],
+                Shed = [],
+                Extras = [],
+                Bags = [],
+                Payload = us ? "900 lb" : "400 kg",
+                HourWorth = 15,
+            },
             Day = new DayDocument { Date = LocalDatePattern.Iso.Format(day), Start = LocalTimePattern.CreateWithInvariantCulture("HH:mm").Format(EarlyMorning) },
             Cure = new CureDocument { Method = CuringMethod.Plastic },
         };
+    }
+
+    /// <summary>A builder's bucket, and a jug for the water.</summary>
+    public static ContainersDocument Containers(UnitSystem units)
+    {
+        var us = units == UnitSystem.Us;
+        var bucket = new ContainerDocument { Kind = ContainerKind.Bucket, Size = us ? "3 gal" : "12 L" };
+        return new ContainersDocument { Cement = bucket, Sand = bucket, Stone = bucket, Water = new ContainerDocument { Kind = ContainerKind.Jug, Size = us ? "1 qt" : "1 L" } };
     }
 
     private static SlabDocument Pad(bool us)

@@ -58,7 +58,8 @@ public abstract record ElementDocument
 /// <param name="InMould">It is cast in a mould that is made from sheet and used again.</param>
 /// <param name="Load">What it carries.</param>
 /// <param name="Section">What its steel has to follow.</param>
-internal sealed record ElementTraits(bool OnGround, bool Flat, Joints.JointLayout Jointed, bool InMould, Steel.Load Load, Steel.SteelSection Section);
+/// <param name="Mix">What its mix is used for.</param>
+internal sealed record ElementTraits(bool OnGround, bool Flat, Joints.JointLayout Jointed, bool InMould, Steel.Load Load, Steel.SteelSection Section, Mixes.MixUse Mix);
 
 /// <summary>An element drawn by its outline.</summary>
 public abstract record OutlinedDocument : ElementDocument

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Text.Json.Serialization;
 using SetFirm.Core.Joints;
+using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
@@ -87,7 +88,7 @@ public sealed record FootingDocument : ElementDocument
 
     public required int Count { get; init; }
 
-    internal override ElementTraits Traits => new(OnGround: true, Flat: false, JointLayout.None, InMould: false, Load.Foot, SteelSection.Footing);
+    internal override ElementTraits Traits => new(OnGround: true, Flat: false, JointLayout.None, InMould: false, Load.Foot, SteelSection.Footing, MixUse.Footing);
 
     internal override CastShape? Cast(ElementGate gate)
     {

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Text.Json.Serialization;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Joints;
+using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
@@ -51,7 +52,8 @@ public sealed record PieceDocument : OutlinedDocument
     public required MouldsDocument Casting { get; init; }
 
     internal override ElementTraits Traits => new(
-        OnGround: false, Flat: false, JointLayout.None, InMould: true, Load.Foot, Use is PieceUse.Tread or PieceUse.Block ? SteelSection.Strip : SteelSection.Thin);
+        OnGround: false, Flat: false, JointLayout.None, InMould: true, Load.Foot, Use is PieceUse.Tread or PieceUse.Block ? SteelSection.Strip : SteelSection.Thin,
+        Use is PieceUse.Tread or PieceUse.Block ? MixUse.Curb : MixUse.Moulded);
 
     internal override CastShape? Cast(ElementGate gate)
     {
@@ -93,7 +95,7 @@ public sealed record RibbonDocument : ElementDocument
 
     public required MouldsDocument Casting { get; init; }
 
-    internal override ElementTraits Traits => new(OnGround: false, Flat: false, JointLayout.None, InMould: true, Load.Foot, SteelSection.Thin);
+    internal override ElementTraits Traits => new(OnGround: false, Flat: false, JointLayout.None, InMould: true, Load.Foot, SteelSection.Thin, MixUse.Moulded);
 
     internal override CastShape? Cast(ElementGate gate)
     {
@@ -131,7 +133,7 @@ public sealed record CounterDocument : OutlinedDocument
     /// <summary>A length: how far free edges stand out over what carries it; empty for none.</summary>
     public string Overhang { get; init; } = "";
 
-    internal override ElementTraits Traits => new(OnGround: false, Flat: false, JointLayout.None, InMould: Casting == CounterCasting.FaceDown, Load.Foot, SteelSection.Counter);
+    internal override ElementTraits Traits => new(OnGround: false, Flat: false, JointLayout.None, InMould: Casting == CounterCasting.FaceDown, Load.Foot, SteelSection.Counter, MixUse.Counter);
 
     internal override CastShape? Cast(ElementGate gate)
     {

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Joints;
+using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
@@ -24,7 +25,8 @@ public sealed record SlabDocument : OutlinedDocument
     public SlabUse Use { get; init; }
 
     internal override ElementTraits Traits => new(
-        OnGround: true, Flat: true, Use == SlabUse.Walk ? JointLayout.Walk : JointLayout.Grid, InMould: false, Use == SlabUse.Drive ? Load.Vehicle : Load.Foot, SteelSection.Slab);
+        OnGround: true, Flat: true, Use == SlabUse.Walk ? JointLayout.Walk : JointLayout.Grid, InMould: false, Use == SlabUse.Drive ? Load.Vehicle : Load.Foot, SteelSection.Slab,
+        Use == SlabUse.Drive ? MixUse.Drive : MixUse.Slab);
 
     internal override CastShape? Cast(ElementGate gate)
     {
@@ -62,7 +64,7 @@ public sealed record TwoCourseDocument : OutlinedDocument
     /// <summary>A length.</summary>
     public required string Topping { get; init; }
 
-    internal override ElementTraits Traits => new(OnGround: true, Flat: true, JointLayout.Grid, InMould: false, Load.Foot, SteelSection.Slab);
+    internal override ElementTraits Traits => new(OnGround: true, Flat: true, JointLayout.Grid, InMould: false, Load.Foot, SteelSection.Slab, MixUse.Slab);
 
     internal override CastShape? Cast(ElementGate gate)
     {
@@ -91,7 +93,7 @@ public sealed record OverlayDocument : OutlinedDocument
 {
     public required IReadOnlyList<ProbeDocument> Probes { get; init; }
 
-    internal override ElementTraits Traits => new(OnGround: false, Flat: true, JointLayout.Repeated, InMould: false, Load.Foot, SteelSection.Thin);
+    internal override ElementTraits Traits => new(OnGround: false, Flat: true, JointLayout.Repeated, InMould: false, Load.Foot, SteelSection.Thin, MixUse.Skim);
 
     internal override CastShape? Cast(ElementGate gate)
     {
@@ -158,7 +160,7 @@ public sealed record PebbleBedDocument : OutlinedDocument
     /// <summary>Source: site practice.</summary>
     internal const double UsualVoidsPercent = 40;
 
-    internal override ElementTraits Traits => new(OnGround: true, Flat: true, JointLayout.None, InMould: false, Load.Foot, SteelSection.Thin);
+    internal override ElementTraits Traits => new(OnGround: true, Flat: true, JointLayout.None, InMould: false, Load.Foot, SteelSection.Thin, MixUse.PebbleBed);
 
     internal override CastShape? Cast(ElementGate gate)
     {

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Text.Json.Serialization;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Joints;
+using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
@@ -66,7 +67,7 @@ public sealed record BorderDocument : ElementDocument
     /// <summary>A length.</summary>
     public required string Depth { get; init; }
 
-    internal override ElementTraits Traits => new(OnGround: true, Flat: false, JointLayout.Border, InMould: false, Load.Foot, SteelSection.Thin);
+    internal override ElementTraits Traits => new(OnGround: true, Flat: false, JointLayout.Border, InMould: false, Load.Foot, SteelSection.Thin, MixUse.Border);
 
     internal override CastShape? Cast(ElementGate gate)
     {
@@ -113,7 +114,7 @@ public sealed record CurbDocument : ElementDocument
     /// <summary>A length: radius, or leg of the chamfer. Empty where sharp.</summary>
     public string EaseSize { get; init; } = "";
 
-    internal override ElementTraits Traits => new(OnGround: true, Flat: false, JointLayout.Curb, InMould: false, Load.Foot, SteelSection.Strip);
+    internal override ElementTraits Traits => new(OnGround: true, Flat: false, JointLayout.Curb, InMould: false, Load.Foot, SteelSection.Strip, MixUse.Curb);
 
     internal override CastShape? Cast(ElementGate gate)
     {

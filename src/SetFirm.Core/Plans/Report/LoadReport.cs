@@ -1,44 +1,91 @@
 using NodaTime;
 using SetFirm.Core.Batching;
+using SetFirm.Core.Shapes;
 
 namespace SetFirm.Core.Plans.Report;
 
 /// <summary>The loads.</summary>
 /// <param name="CapacityL">Wet concrete the mixer takes.</param>
 /// <param name="Batches">In order.</param>
-/// <param name="LoadingOrder">What goes in when.</param>
+/// <param name="Recipes">The different batches there are, the largest first.</param>
+/// <param name="MeasureOut">Everything measured out beforehand, all batches together.</param>
+/// <param name="LoadingOrder">What goes in when, and for how long.</param>
 /// <param name="StartToStartMin">From one batch to the next.</param>
 /// <param name="MixingMin">From the first water to the last batch placed.</param>
 /// <param name="JointAgeMin">Oldest age at which a batch is met by the next.</param>
 /// <param name="JointLimitMin">It must stay under this at the mix's temperature; null while the day is not known.</param>
 /// <param name="HoldBackL">Kept under plastic for patches, included.</param>
+/// <param name="HandsWanted">People for whom this is a day in comfort.</param>
 public sealed record LoadReport(
     double CapacityL,
     IReadOnlyList<BatchReport> Batches,
-    IReadOnlyList<LoadingStep> LoadingOrder,
+    IReadOnlyList<BatchRecipeReport> Recipes,
+    IReadOnlyList<MeasureReport> MeasureOut,
+    IReadOnlyList<LoadingMove> LoadingOrder,
     double StartToStartMin,
     double MixingMin,
     double JointAgeMin,
     double? JointLimitMin,
-    double HoldBackL);
+    double HoldBackL,
+    int HandsWanted);
 
 /// <summary>One batch.</summary>
 /// <param name="Number">From 1.</param>
+/// <param name="Recipe">Which of the recipes, from 0.</param>
 /// <param name="VolumeL">Placed.</param>
-/// <param name="Bags">Where bagged.</param>
-/// <param name="WaterL">To add.</param>
-/// <param name="CementBuckets">Where by parts.</param>
-/// <param name="SandBuckets">Where by parts.</param>
-/// <param name="StoneBuckets">Where by parts.</param>
 /// <param name="WaterAdded">Its clock starts; null while the day is not known.</param>
 /// <param name="Placed">It lies in the form.</param>
-public sealed record BatchReport(
-    int Number,
+/// <param name="Fills">Where it lies.</param>
+public sealed record BatchReport(int Number, int Recipe, double VolumeL, Instant? WaterAdded, Instant? Placed, IReadOnlyList<FillReport> Fills);
+
+/// <summary>Where a batch lies.</summary>
+/// <param name="Element">Index of the element.</param>
+/// <param name="Pieces">Round each part of it, in the plan of the element; empty where the element is not drawn by batches.</param>
+public sealed record FillReport(int Element, IReadOnlyList<IReadOnlyList<PlanPoint>> Pieces);
+
+/// <summary>What a batch of one size is made of.</summary>
+/// <param name="Units">Half bags, or quarter containers of cement.</param>
+/// <param name="Size">The same in whole bags or containers.</param>
+/// <param name="Batches">How many like it.</param>
+/// <param name="VolumeL">Placed.</param>
+/// <param name="Kg">Wet.</param>
+/// <param name="Measures">What is measured into it.</param>
+/// <param name="FirstWaterL">Of its water, what goes in first; the rest follows by eye.</param>
+/// <param name="WaterL">All that is added.</param>
+/// <param name="WaterCement">Of what is measured; null where not told.</param>
+/// <param name="WaterCementOffPct">What measuring in quarters does to it.</param>
+/// <param name="YieldOffPct">And to the volume.</param>
+public sealed record BatchRecipeReport(
+    int Units,
+    double Size,
+    int Batches,
     double VolumeL,
-    double? Bags,
+    double Kg,
+    IReadOnlyList<MeasureReport> Measures,
+    double FirstWaterL,
     double WaterL,
-    double? CementBuckets,
-    double? SandBuckets,
-    double? StoneBuckets,
-    Instant? WaterAdded,
-    Instant? Placed);
+    double? WaterCement,
+    double WaterCementOffPct,
+    double YieldOffPct);
+
+/// <summary>What is measured.</summary>
+public enum MeasuredThing
+{
+    Bag,
+    AddedCement,
+    Cement,
+    Sand,
+    Stone,
+    Ballast,
+    Water,
+    Additive,
+    Pigment,
+}
+
+/// <param name="What">Is measured.</param>
+/// <param name="Of">Id of the bag, or the additive; empty else.</param>
+/// <param name="In">Container; null where it is counted or weighed.</param>
+/// <param name="Count">Containers, bags or doses.</param>
+/// <param name="Litres">0 where it is counted or weighed.</param>
+/// <param name="Kg">0 where it is not known.</param>
+public sealed record MeasureReport(MeasuredThing What, string Of, ContainerKind? In, double Count, double Litres, double Kg);

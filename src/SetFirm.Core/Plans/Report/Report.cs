@@ -14,6 +14,8 @@ public sealed record PlanReport
 
     public required LoadReport? Load { get; init; }
 
+    public required BuyReport? Buy { get; init; }
+
     public required DayReport? Day { get; init; }
 
     public required CureReport? Cure { get; init; }
@@ -40,6 +42,7 @@ public enum Step
     Build,
     Mix,
     Load,
+    Buy,
     Day,
     Cure,
 }

@@ -1,8 +1,10 @@
 /** One sentence for each finding and each remedy. */
-import type { Enum, Finding, Remedy } from '../../api/client';
+import type { Additive, Enum, Finding, Remedy } from '../../api/client';
 import { duration, factText, fixed, number, type Formats } from '../format';
 import { fileReasons, misfits, schools } from './building';
-import { curing, milestones, passes } from './screens';
+import { goodById } from './buying';
+import { additives } from './mixing';
+import { bagKinds, curing, milestones, passes } from './screens';
 
 type FindingWords = (f: Finding['facts'], t: Finding['texts'], fmt: Formats) => string;
 
@@ -27,6 +29,8 @@ const range: FindingWords = (f, _t, fmt) => {
 
 const ratio = (value: number) => fixed(value, 2);
 const n = (f: Finding['facts'], name: string) => f[name] ?? 0;
+const additiveName = (t: Finding['texts']) =>
+  additives[t.additive as Additive].replace(/,.*/, '').toLowerCase();
 const passName = (t: Finding['texts']) => passes[t.pass as Enum<'Pass'>];
 
 /** One sentence for each finding; the facts go in. A code without words does not compile. */
@@ -149,7 +153,36 @@ export const findings: Record<Enum<'FindingCode'>, FindingWords> = {
   exposureStrength: (f, _t, fmt) =>
     `This winter asks ${fmt.strength(n(f, 'leastMpa'))}; the mix gives about ${fmt.strength(n(f, 'f28Mpa'))}.`,
   exposureAir: (f) =>
-    `Where it freezes the mix wants about ${number(n(f, 'wantedPct'), 1)} % of fine air; this one has ${number(n(f, 'airPct'), 1)} %. Ask for a mix with air, or a truck.`,
+    `Where it freezes the mix wants about ${number(n(f, 'wantedPct'), 1)} % of fine air; this one has ${number(n(f, 'airPct'), 1)} %. Ask for parts with air stirred in, or a truck.`,
+  rapidTakesItsOwn: (_f, t) =>
+    `A rapid mix takes only its own maker’s additives: leave the ${additiveName(t)} out.`,
+  tooMuchRetarder: (f) =>
+    `${number(n(f, 'doses'), 1)} doses of retarder; a bag takes ${number(n(f, 'most'))}. More may never set right.`,
+  tooMuchPigment: (f) =>
+    `${number(n(f, 'givenPct'), 1)} % of pigment: ${number(n(f, 'usualPct'))} % is what it is meant for, and over ${number(n(f, 'mostPct'))} % it costs strength.`,
+  airNotForBags: () =>
+    'A bag is made up without air, and stirring it in is guesswork. Mix by parts, or order a truck.',
+  retardedAndAccelerated: () => 'One additive slows the set and the other hurries it. Leave one out.',
+  pigmentByLabel: () => 'The bag does not tell its cement: dose the pigment as its own label says.',
+  chlorideRustsSteel: () => 'Chloride rusts the steel in it. Take an accelerator without chloride.',
+  plasticisedSegregates: (f, _t, fmt) =>
+    `With a plasticiser, stone of ${fmt.small(n(f, 'stoneMm'))} sinks in a form ${fmt.small(n(f, 'deepMm'))} deep; up to ${fmt.small(n(f, 'mostMm'))} it stays where it is.`,
+  airNeverTrowelled: () =>
+    'Concrete with air is never steel-trowelled: its skin comes off. Float and broom it.',
+  antifreezeIsNoCover: (f, _t, fmt) =>
+    `It goes down to ${fmt.celsius(n(f, 'airC'))}. Antifreeze helps it set in the cold; it does not keep it from freezing. Cover it.`,
+  mixersWithoutHands: (f) =>
+    `${number(n(f, 'mixers'))} mixers and ${number(n(f, 'hands'))} hands: one stands still.`,
+  coarselyMeasured: (f) =>
+    `Measured in quarters, the water/cement is ${number(n(f, 'offPct'), 1)} % off and the volume ${number(n(f, 'yieldPct'), 1)} %. Take smaller containers, or whole multiples.`,
+  shedHoldsNothing: (f, t) =>
+    `You noted none of it in the shed, so all of it will be bought: ${goodById(t.good ?? '')}, ${number(n(f, 'used'), 1)}.`,
+  tooHeavyForCar: (f, t, fmt) =>
+    `The car carries ${fmt.mass(n(f, 'payloadKg'))}, and the largest size to buy weighs ${fmt.mass(n(f, 'mostKg'))}: ${goodById(t.good ?? '').toLowerCase()}. Have it brought, or take small bags.`,
+  mixOutOfReach: (f, _t, fmt) =>
+    `To have ${fmt.celsius(n(f, 'wantedC'))} the water wants ${fmt.celsius(n(f, 'waterC'))}; as planned the mix has ${fmt.celsius(n(f, 'mixC'))}. Water does it between ${fmt.celsius(n(f, 'leastC'))} and ${fmt.celsius(n(f, 'mostC'))}; beyond that warm or shade the sand and stone.`,
+  waterScalds: (f, _t, fmt) =>
+    `Water of ${fmt.celsius(n(f, 'waterC'))} scalds: gloves, and no powder tipped into it by hand. Over ${fmt.celsius(n(f, 'limitC'))} take care.`,
   mixerTooSmall: (f, _t, fmt) =>
     `The mixer takes ${fmt.litres(n(f, 'capacityL'))} at once, and the least batch is ${fmt.litres(n(f, 'unitL'))}. A bigger one is wanted.`,
   batchTooHeavy: (f, _t, fmt) =>
@@ -203,12 +236,55 @@ export const findings: Record<Enum<'FindingCode'>, FindingWords> = {
     'Set Firm plans slabs on the ground for the garden. Foundations, retaining walls, hung slabs and anything over 1 m up follow local codes and licensed people.',
 };
 
+/** A bag by its id, as far as the id tells. */
+const bagName = (id = ''): string => {
+  const size = /-(\d+)(kg|lb)$/.exec(id);
+  const kind = bagIds[id.replace(/-\d+(kg|lb)$/, '')];
+  return kind ? `${bagKinds[kind].toLowerCase()}, ${size?.[1] ?? ''} ${size?.[2] ?? ''}` : 'the other bag';
+};
+
+const bagIds: Record<string, Enum<'BagKind'>> = {
+  general: 'general',
+  'high-strength': 'highStrength',
+  fibre: 'fibreCrackResisting',
+  fast: 'fastHighStrength',
+  rapid: 'rapidHardening',
+  'rapid-mortar': 'rapidMortar',
+  topping: 'topping',
+  mortar: 'mortar',
+  countertop: 'countertop',
+};
+
 /** What a remedy does, said with the effect it would have. */
-export const remedies: Record<Enum<'RemedyCode'>, (e: Remedy['effect'], fmt: Formats) => string> = {
+export const remedies: Record<
+  Enum<'RemedyCode'>,
+  (e: Remedy['effect'], fmt: Formats, t: NonNullable<Remedy['texts']>) => string
+> = {
   addHand: (e) =>
     e.ageMin !== undefined
       ? `Ask one more: ${number(e.hands ?? 0)} hands, ${duration(e.ageMin)} old`
-      : `Ask one more: ${number(e.hands ?? 0)} hands, done in ${duration(e.mixingMin ?? 0)}`,
+      : e.mixingMin !== undefined
+        ? `Ask one more: ${number(e.hands ?? 0)} hands, done in ${duration(e.mixingMin)}`
+        : `Have ${number(e.hands ?? 0)} hands`,
+  addMixer: (e) => `Run ${number(e.mixers ?? 0)} mixers: ${duration(e.ageMin ?? 0)} old`,
+  retard: (e) => `One dose of retarder: may be ${duration(e.limitMin ?? 0)} old`,
+  coolerHour: (e, fmt) =>
+    `Begin in the cool: mix at ${fmt.celsius(e.mixC ?? 0)}, may be ${duration(e.limitMin ?? 0)} old`,
+  otherBag: (e, fmt, t) =>
+    `Take ${bagName(t.bag)}: about ${fmt.strength(e.f28Mpa ?? 0)}, ${fmt.money(e.costMoney ?? 0)}`,
+  noStone: () => 'Leave the stone out',
+  plasticiseInstead: (e, fmt) =>
+    `Plasticiser and ${fmt.litres(e.waterL ?? 0)}: moves as well, about ${fmt.strength(e.f28Mpa ?? 0)}`,
+  stirInAir: () => 'Stir in an air entrainer',
+  oneDose: () => 'One dose',
+  usualPigment: (e) => `${number(e.pigmentPct ?? 0)} %`,
+  withoutAdditive: () => 'Leave it out',
+  withoutChloride: () => 'Without chloride',
+  broomInstead: () => 'Broom it',
+  warmWater: (e, fmt) => `Water at ${fmt.celsius(e.waterC ?? 0)}: mix at ${fmt.celsius(e.mixC ?? 0)}`,
+  coolWater: (e, fmt) => `Water at ${fmt.celsius(e.waterC ?? 0)}: mix at ${fmt.celsius(e.mixC ?? 0)}`,
+  enoughInShed: (e, fmt) =>
+    `There is enough: ${number(e.used ?? 0, 1)}, saves ${fmt.money(e.savesMoney ?? 0)}`,
   biggerMixer: (e, fmt) => `Take a drum of ${fmt.litres(e.sizeL ?? 0)}`,
   laterDay: (e) =>
     `Pour ${number(e.daysLater ?? 0)} ${e.daysLater === 1 ? 'day' : 'days'} later: ${number(e.chancePct ?? 0)} % chance of rain`,

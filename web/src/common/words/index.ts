@@ -4,3 +4,5 @@ export * from './fields';
 export * from './findings';
 export * from './screens';
 export * from './whys';
+export * from './mixing';
+export * from './buying';

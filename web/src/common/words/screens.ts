@@ -25,7 +25,7 @@ export const app = {
 };
 
 export const keyList: [string, string][] = [
-  ['1 – 6', 'go to a step'],
+  ['1 – 7', 'go to a step'],
   ['y', 'back to the yard'],
   ['u', 'metric or US customary'],
   ['Ctrl Z', 'undo'],
@@ -38,6 +38,7 @@ export const steps: Record<StepName, string> = {
   build: 'Build',
   mix: 'Mix',
   load: 'Load',
+  buy: 'Buy',
   day: 'Day',
   cure: 'Cure',
 };
@@ -138,6 +139,7 @@ export const bagKinds: Record<Enum<'BagKind'>, string> = {
   topping: 'Sand and topping mix',
   mortar: 'Mortar mix',
   countertop: 'Countertop mix, two-part',
+  own: 'A bag of your own',
 };
 
 export const exposures: Record<Enum<'Exposure'>, string> = {
@@ -148,6 +150,7 @@ export const exposures: Record<Enum<'Exposure'>, string> = {
 };
 
 export const consistencies: Record<Enum<'Consistency'>, string> = {
+  crumbly: 'Crumbly',
   balling: 'Balling',
   stiff: 'Stiff',
   plastic: 'Plastic',
@@ -156,6 +159,7 @@ export const consistencies: Record<Enum<'Consistency'>, string> = {
 };
 
 export const consistencyTests: Record<Enum<'Consistency'>, string> = {
+  crumbly: 'It falls apart in the hand; only for ramming.',
   balling: 'A squeezed ball holds and leaves the glove damp.',
   stiff: 'A heap stands with a blunt top; it needs tamping.',
   plastic: 'A heap sags by a hand’s breadth and its face closes under the shovel.',
@@ -216,9 +220,16 @@ export const milestones: Record<Enum<'Milestone'>, string> = {
 
 export const loading: Record<Enum<'LoadingStep'>, string> = {
   halfTheWater: 'half the water',
+  additive: 'the additive',
   stone: 'the stone',
   sand: 'the sand',
+  mostOfTheBallast: 'three quarters of the ballast',
+  halfTheCement: 'half the cement',
+  restOfDry: 'the rest of ballast and cement',
   cement: 'the cement',
+  colour: 'the colour',
+  addedCement: 'the added cement',
+  mixOn: 'let it mix',
   bags: 'the bags, one after another',
   dryMaterial: 'sand, stone and cement',
   mixDry: 'turn it dry until one colour',
@@ -226,7 +237,6 @@ export const loading: Record<Enum<'LoadingStep'>, string> = {
   firstBagWet: 'the first bag, mixed wet',
   secondBagToPlan: 'the rest, which brings it to plan',
   powderSlowly: 'the powder, slowly, the drill running',
-  threeMinutes: 'three minutes of mixing',
   restOfWaterByEye: 'the rest of the water by eye',
 };
 
@@ -260,61 +270,6 @@ export const shape = {
   manyEdges: (n: number) => `An outline of ${String(n)} edges.`,
   legend: 'Press an edge to change what it meets.',
   scaleBar: 'scale',
-};
-
-export const mix = {
-  bagged: (count: string, bag: string, water: string, mpa: string) =>
-    `${count} bags of ${bag}, ${water} of water to each: about ${mpa} when it has cured.`,
-  parts: (cement: string, sand: string, stone: string, water: string, mpa: string) =>
-    `${cement} buckets of cement, ${sand} of sand, ${stone} of stone and ${water} of water: about ${mpa} when it has cured.`,
-  blocked: 'The mix cannot be told yet. What is missing is said at its field.',
-  ladder: (f: string) => `Strength against the water ${f}`,
-  ladderLong: (f: string) => `What each litre costs: strength at 28 days against the water ${f}`,
-  toABag: 'to a bag',
-  toABucket: 'to a bucket of cement',
-  bagRange: 'the bag’s range',
-  mostClaimed: 'more is not claimed',
-  plannedAt: (water: string, strength: string) => `planned ${water}: ${strength}`,
-  strength: 'Strength',
-  waterCement: 'Water/cement',
-  cementPerM3: 'Cement in a cubic metre',
-  bags: 'Bags',
-  weight: 'Weight',
-  water: 'Water',
-  setsIn: 'First set',
-  cementBags: (n: number) => `${String(n)} bags of 25 kg`,
-  buckets: (text: string) => `${text} buckets`,
-  notTold: 'not told',
-};
-
-/** Half a bag and one bag, but two bags. */
-const oneAtMost = (text: string): boolean => ['¼', '½', '¾', '1'].includes(text);
-
-export const load = {
-  sentence: (n: string, size: string, every: string, total: string) =>
-    `${n} batches of ${size}, one every ${every}: all mixed and placed in ${total}.`,
-  one: (size: string, total: string) => `One batch of ${size}, placed in ${total}.`,
-  bagsEach: (text: string) => `${text} ${oneAtMost(text) ? 'bag' : 'bags'}`,
-  bucketsEach: (text: string) => `${text} ${oneAtMost(text) ? 'bucket' : 'buckets'} of cement`,
-  blocked: 'The batches cannot be told yet. What is missing is said at its field.',
-  strip: 'The loads, drawn to size',
-  batch: (n: number) => `Batch ${String(n)}`,
-  firstWater: 'first water',
-  heardBatch: 'batch',
-  heardBags: 'bags',
-  heardBuckets: 'buckets of cement',
-  capacity: 'Mixer takes',
-  count: 'Batches',
-  pace: 'A batch every',
-  joint: 'Age at the joint',
-  jointLimit: (limit: string) => `under ${limit}`,
-  holdBack: 'Kept for patches',
-  order: 'Load it in this order',
-  card: 'One batch',
-  water: 'water',
-  sandAsItLies: 'sand as it lies',
-  inAt: (time: string) => `first water ${time}`,
-  placedAt: (time: string) => `placed ${time}`,
 };
 
 export const day = {

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { factText, formatsFor } from '../format';
 import { findings, remedies, unread } from './findings';
-import { load } from './screens';
+import { counted, load } from './mixing';
 import { whys } from './whys';
 
 const systems = [formatsFor('metric', 'UTC'), formatsFor('us', 'UTC')];
@@ -9,6 +9,22 @@ const broken = /undefined|NaN|null|\[object/;
 
 /** Every fact that any finding carries, with a value that could be. */
 const facts: Record<string, number> = {
+  doses: 2,
+  givenPct: 8,
+  usualPct: 6,
+  mostPct: 10,
+  deepMm: 400,
+  belowC: 6,
+  mixers: 3,
+  offPct: 9.4,
+  yieldPct: -3,
+  used: 12,
+  mostKg: 850,
+  payloadKg: 400,
+  wantedC: 15,
+  waterC: 64,
+  leastC: 2,
+  mostC: 60,
   at: 2,
   valueMm: 3,
   leastMm: 5,
@@ -98,7 +114,6 @@ const facts: Record<string, number> = {
   lengthM: 31,
   longestM: 3,
   machineKg: 50,
-  deepMm: 800,
   line: 7,
   unit: 13,
   massKg: 36.3,
@@ -114,6 +129,8 @@ const texts = {
   school: 'barGrid',
   misfit: 'tooThin',
   better: 'mesh',
+  additive: 'pigment',
+  good: 'bag/general-25kg',
 };
 
 describe.each(systems)('in $units', (format) => {
@@ -136,8 +153,16 @@ describe.each(systems)('in $units', (format) => {
       f28Mpa: 28,
       adviceDays: 7,
       intervalH: 24,
+      mixers: 2,
+      doses: 1,
+      costMoney: 120,
+      pigmentPct: 6,
+      waterC: 44,
+      mixC: 13,
+      used: 12,
+      savesMoney: 60,
     };
-    expect(remedies[code](effect, format)).not.toMatch(broken);
+    expect(remedies[code](effect, format, { bag: 'general-25kg', good: 'cement' })).not.toMatch(broken);
   });
 
   test.each(Object.keys(whys) as (keyof typeof whys)[])('why %s has a formula and a result', (code) => {
@@ -153,8 +178,8 @@ describe.each(systems)('in $units', (format) => {
 
 test('one helper more is told by what it changes', () => {
   const format = formatsFor('metric', 'UTC');
-  expect(remedies.addHand({ hands: 3, ageMin: 8 }, format)).toBe('Ask one more: 3 hands, 8 min old');
-  expect(remedies.addHand({ hands: 3, mixingMin: 70 }, format)).toBe(
+  expect(remedies.addHand({ hands: 3, ageMin: 8 }, format, {})).toBe('Ask one more: 3 hands, 8 min old');
+  expect(remedies.addHand({ hands: 3, mixingMin: 70 }, format, {})).toBe(
     'Ask one more: 3 hands, done in 1 h 10 min',
   );
 });
@@ -179,6 +204,8 @@ test('half a bag and one bag are a bag, more are bags; buckets likewise', () => 
     '2 bags',
     '7½ bags',
   ]);
-  expect(load.bucketsEach('¾')).toBe('¾ bucket of cement');
-  expect(load.bucketsEach('1¼')).toBe('1¼ buckets of cement');
+  expect(load.cementEach(counted('¾', 'bucket'))).toBe('¾ bucket of cement');
+  expect(counted('1¼', 'bucket')).toBe('1¼ buckets');
+  expect(counted('6', 'shovel')).toBe('6 shovels');
+  expect(counted('1', 'box')).toBe('1 box');
 });

@@ -1,27 +1,32 @@
 import { Group } from '@mantine/core';
 import { useState } from 'react';
-import type { BatchReport, JobDocument, PlanReport } from '../../api/client';
-import { LoadStrip } from '../../drawing/LoadStrip';
-import { useDocument, useEditing, usePlanned } from '../../job/JobContext';
+import type { BatchRecipe, BatchReport, JobDocument, PlanReport } from '../../api/client';
 import { Amount } from '../../common/Amount';
 import { batchSize } from '../../common/batchSize';
-import { duration, number, quarters, type Formats } from '../../common/format';
+import { ElementPick } from '../../common/ElementPick';
+import { duration, number, type Formats } from '../../common/format';
+import { measureAmount, measureName } from '../../common/measureText';
 import { Notes } from '../../common/Notes';
 import { Pick } from '../../common/Pick';
 import { Said } from '../../common/Said';
 import { StepLayout, type Figure } from '../../common/StepLayout';
-import { fields, load as words, loading, mix as mixWords, mixers, steps } from '../../common/words';
+import { Views } from '../../common/Views';
+import { fields, loading, mix as mixWords, mixers, steps, load as words } from '../../common/words';
+import { FillPlan } from '../../drawing/FillPlan';
+import { LoadStrip } from '../../drawing/LoadStrip';
+import { useChosenElement, useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import classes from './LoadStep.module.css';
 
 type Load = NonNullable<PlanReport['load']>;
+type View = keyof typeof words.views;
 
 function sentenceOf(load: Load | null): string {
-  const first = load?.batches[0];
-  if (!load || !first) return words.blocked;
+  const recipe = load?.recipes[0];
+  if (!load || !recipe) return words.blocked;
   const total = duration(load.mixingMin);
   return load.batches.length === 1
-    ? words.one(batchSize(first), total)
-    : words.sentence(number(load.batches.length), batchSize(first), duration(load.startToStartMin), total);
+    ? words.one(batchSize(recipe), total)
+    : words.sentence(number(load.batches.length), batchSize(recipe), duration(load.startToStartMin), total);
 }
 
 const figuresOf = (load: Load, format: Formats): Figure[] => [
@@ -35,41 +40,66 @@ const figuresOf = (load: Load, format: Formats): Figure[] => [
     why: { code: 'jointAge' },
   },
   { label: words.holdBack, value: format.litres(load.holdBackL), why: { code: 'holdBack' } },
+  { label: words.handsWanted, value: number(load.handsWanted), why: { code: 'handsWanted' } },
 ];
 
-/** One batch, to be read across the yard. */
-function BatchCard({
-  batch,
-  order,
-  format,
-}: {
-  batch: BatchReport;
-  order: Load['loadingOrder'];
-  format: Formats;
-}) {
+/** One batch, to be read from across the yard: what goes in, then in which order and for how long. */
+function YardCard({ batch, recipe, load }: { batch: BatchReport; recipe: BatchRecipe; load: Load }) {
+  const { format } = useEditing();
   return (
-    <section className={classes.card} aria-label={words.batch(batch.number)}>
-      <h3 className={classes.cardTitle}>
-        {words.batch(batch.number)}: {batchSize(batch)}, {format.litres(batch.waterL)} {words.water}
-      </h3>
-      <p className={classes.cardLine}>
-        {batch.cementBuckets !== null && (
-          <>
-            {mixWords.buckets(quarters(batch.sandBuckets ?? 0))} {words.sandAsItLies},{' '}
-            {mixWords.buckets(quarters(batch.stoneBuckets ?? 0))} {fields.stone.toLowerCase()}.{' '}
-          </>
-        )}
-        {format.bulk(batch.volumeL)}
+    <section className={classes.yard} aria-label={words.batch(batch.number)} data-testid="yard-card">
+      <h3>
+        {words.batch(batch.number)}
         {batch.waterAdded !== null && batch.placed !== null && (
-          <>
-            ; {words.inAt(format.time(batch.waterAdded))}, {words.placedAt(format.time(batch.placed))}
-          </>
+          <small>
+            {words.inAt(format.time(batch.waterAdded))}, {words.placedAt(format.time(batch.placed))}
+          </small>
         )}
-      </p>
-      <p className={classes.cardLine}>
-        {words.order}: {order.map((s) => loading[s]).join(', ')}.
-      </p>
+      </h3>
+      <ul className={classes.amounts}>
+        {recipe.measures.map((m) => (
+          <li key={m.what + m.of} data-what={m.what}>
+            <b>{measureAmount(m, format)}</b> {measureName(m)}
+          </li>
+        ))}
+      </ul>
+      <p className={classes.orderTitle}>{words.order}</p>
+      <ol className={classes.order}>
+        {load.loadingOrder.map((move) => (
+          <li key={move.step}>
+            <span>
+              {loading[move.step]}
+              {(move.step === 'halfTheWater' || move.step === 'mostOfTheWater') && (
+                <small> {format.litres(recipe.firstWaterL)}</small>
+              )}
+            </span>
+            <span className={classes.seconds}>{words.seconds(number(move.seconds))}</span>
+          </li>
+        ))}
+      </ol>
     </section>
+  );
+}
+
+/** Everything that is measured out before the first batch. */
+function MeasureOut({ load }: { load: Load }) {
+  const { format } = useEditing();
+  return (
+    <details className={classes.out} open>
+      <summary>{words.measureOut}</summary>
+      <dl>
+        {load.measureOut.map((m) => (
+          <div key={m.what + m.of}>
+            <dt>{measureName(m)}</dt>
+            <dd>
+              {measureAmount(m, format)}
+              {m.kg > 0 && m.what !== 'water' && m.what !== 'pigment' && <small> {format.mass(m.kg)}</small>}
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <p>{words.measureOutHint}</p>
+    </details>
   );
 }
 
@@ -78,32 +108,47 @@ export function LoadStep() {
   const { sections } = usePlanned();
   const { format, edit } = useEditing();
   const [chosen, setChosen] = useState(1);
-  const load = sections.load;
+  const [view, setView] = useState<View>('strip');
+  const [at] = useChosenElement();
+  const { load, day, shape } = sections;
   const batch = load?.batches.find((b) => b.number === chosen) ?? load?.batches[0];
+  const recipe = batch && load?.recipes[batch.recipe];
+  const element = shape?.elements.find((e) => e.index === at);
   const { mixing } = document;
   const change = (mixer: JobDocument['mixing']['mixer']) => {
     edit('/mixing/mixer', (job) => ({ ...job, mixing: { ...job.mixing, mixer } }));
   };
+  const zoneOf = (n: number) => day?.zones.find((z) => z.firstBatch <= n && n <= z.lastBatch)?.number ?? 0;
   return (
     <StepLayout
       title={steps.load}
       sentence={sentenceOf(load)}
       drawing={
         load && (
-          <LoadStrip
-            batches={load.batches}
-            capacityL={load.capacityL}
-            chosen={batch?.number ?? 1}
-            onChoose={setChosen}
-            format={format}
-          />
+          <Views label={mixWords.viewsLabel} of={words.views} value={view} onChoose={setView}>
+            {view === 'strip' && (
+              <LoadStrip load={load} chosen={batch?.number ?? 1} onChoose={setChosen} format={format} />
+            )}
+            {view === 'plan' && element && (
+              <FillPlan
+                element={element}
+                batches={load.batches}
+                zoneOf={zoneOf}
+                chosen={batch?.number ?? 1}
+                onChoose={setChosen}
+                format={format}
+              />
+            )}
+            {view === 'card' && batch && recipe && <YardCard batch={batch} recipe={recipe} load={load} />}
+          </Views>
         )
       }
       figures={load ? figuresOf(load, format) : []}
       notes={<Notes under={['/mixing']} only={['error', 'warning']} />}
       controls={
         <>
-          <Group gap="xs" align="flex-start">
+          <ElementPick />
+          <Group>
             <Pick
               label={fields.mixer}
               value={mixing.mixer.kind}
@@ -112,23 +157,41 @@ export function LoadStep() {
                 change({ ...mixing.mixer, kind });
               }}
             />
+          </Group>
+          <Group gap="xs" align="flex-start">
             <Said
               at="/mixing/mixer/size"
               value={mixing.mixer.size}
               label={fields.mixerSize[mixing.mixer.kind]}
             />
+            <Said
+              at="/mixing/mixer/mostMass"
+              value={mixing.mixer.mostMass ?? ''}
+              label={fields.mostMass}
+              ifEmpty={fields.noLimit}
+            />
           </Group>
-          <Group gap="xs" align="flex-start">
+          <Group gap="xs" align="flex-start" wrap="nowrap">
             <Amount at="/mixing/hands" value={mixing.hands} label={fields.hands} />
+            <Amount at="/mixing/mixers" value={mixing.mixers ?? 1} label={fields.mixersCount} />
             <Said at="/mixing/barrowRun" value={mixing.barrowRun} label={fields.barrowRun} />
+          </Group>
+          <Group gap="xs" align="flex-start" wrap="nowrap">
             <Amount
               at="/mixing/waterC"
               value={mixing.waterC}
               label={fields.waterTemperature(format.thermometer.unit)}
               scale={format.thermometer}
             />
+            <Amount
+              at="/mixing/wantedMixC"
+              value={mixing.wantedMixC}
+              label={fields.wantedMix(format.thermometer.unit)}
+              scale={format.thermometer}
+              optional
+            />
           </Group>
-          {batch && load && <BatchCard batch={batch} order={load.loadingOrder} format={format} />}
+          {load && <MeasureOut load={load} />}
           <Notes under={['/mixing']} only={['note', 'caution']} />
         </>
       }

@@ -1,50 +1,69 @@
 import { Group, SegmentedControl } from '@mantine/core';
-import { api, type Bag, type MixDocument, type PlanReport } from '../../api/client';
-import { WaterLadder } from '../../drawing/WaterLadder';
-import { useDocument, useEditing, usePlanned } from '../../job/JobContext';
-import { Amount } from '../../common/Amount';
-import { number, quarters, type Formats } from '../../common/format';
+import { useState } from 'react';
+import {
+  api,
+  type Bag,
+  type BuyDocument,
+  type MixDocument,
+  type PlanReport,
+  type Way,
+} from '../../api/client';
+import { batchSize } from '../../common/batchSize';
+import { fixed, number, quarters, type Formats } from '../../common/format';
+import { bagName } from '../../common/goodName';
 import { Notes } from '../../common/Notes';
 import { Pick } from '../../common/Pick';
-import { Said } from '../../common/Said';
 import { StepLayout, type Figure } from '../../common/StepLayout';
-import {
-  bagKinds,
-  consistencies,
-  consistencyTests,
-  exposures,
-  fields,
-  mix as words,
-  moistures,
-  steps,
-} from '../../common/words';
-import classes from './MixStep.module.css';
+import { Views } from '../../common/Views';
+import { containers, counted, exposures, fields, steps, things, mix as words } from '../../common/words';
+import { BatchDrawing } from '../../drawing/BatchDrawing';
+import { FeelLadder } from '../../drawing/FeelLadder';
+import { WaterLadder } from '../../drawing/WaterLadder';
+import { useDocument, useEditing, usePlanned } from '../../job/JobContext';
+import { AdditiveFields, BagFields, ContainerFields, PartsFields } from './MixFields';
+import { WaysTable } from './WaysTable';
 
 type Mix = NonNullable<PlanReport['mix']>;
+type View = keyof typeof words.views;
 
-const bagName = (bag: Bag, format: Formats) => `${bagKinds[bag.kind]}, ${format.mass(bag.massKg)}`;
+const dryThings = ['cement', 'sand', 'stone', 'ballast'] as const;
 
-function sentenceOf(mix: Mix | null, bags: Bag[], format: Formats): string {
-  if (mix === null) return words.blocked;
-  const strength = format.strength(mix.f28Mpa);
-  if (mix.bagged) {
-    const bag = bags.find((b) => b.id === mix.bagged?.bag);
-    const name = bag ? bagName(bag, format).toLowerCase() : '';
-    return words.bagged(number(mix.bagged.count), name, format.litres(mix.bagged.waterL), strength);
-  }
-  const p = mix.parts;
-  return p
-    ? words.parts(
-        quarters(p.cement.buckets),
-        quarters(p.sand.buckets),
-        quarters(p.stone.buckets),
-        format.litres(p.waterL),
-        strength,
-      )
-    : words.blocked;
+function askedOf(mix: Mix, format: Formats): string {
+  const { leastMpa, mostWaterCement, airShare } = mix.demand;
+  return words.asked(
+    leastMpa > 0 ? format.strength(leastMpa) : null,
+    fixed(mostWaterCement, 2),
+    airShare > 0 ? format.percent(airShare) : null,
+  );
 }
 
-function figuresOf(mix: Mix, format: Formats): Figure[] {
+function sentenceOf(mix: Mix | null, bags: Bag[], own: BuyDocument['bags'], format: Formats): string {
+  if (mix === null) return words.blocked;
+  const strength = format.strength(mix.f28Mpa);
+  const { bagged, parts } = mix;
+  if (bagged) {
+    const name = bagName(bagged.bag, bags, own, format);
+    return (
+      words.bagged(number(bagged.count), name.toLowerCase(), format.litres(bagged.waterL), strength) +
+      askedOf(mix, format)
+    );
+  }
+  if (!parts) return words.blocked;
+  const dry = dryThings
+    .filter((t) => parts[t].kg > 0)
+    .map((t) => words.of(counted(quarters(parts[t].containers), parts[t].in), things[t]))
+    .join(', ');
+  return words.parts(dry, format.litres(parts.waterL), strength) + askedOf(mix, format);
+}
+
+const partWhys = {
+  cement: 'partsCement',
+  sand: 'partsSand',
+  stone: 'partsStone',
+  ballast: 'partsBallast',
+} as const;
+
+function figuresOf(mix: Mix, offPct: number | null, yieldPct: number, format: Formats): Figure[] {
   const { bagged, parts } = mix;
   const setting: Figure[] = [
     {
@@ -70,152 +89,145 @@ function figuresOf(mix: Mix, format: Formats): Figure[] {
   }
   if (!parts) return setting;
   return [
-    {
-      label: fields.cement,
-      value: words.buckets(quarters(parts.cement.buckets)),
-      note: words.cementBags(parts.cementBags25),
-      why: { code: 'partsCement' },
-    },
-    {
-      label: fields.sand,
-      value: words.buckets(quarters(parts.sand.buckets)),
-      note: format.mass(parts.sand.kg),
-      why: { code: 'partsSand' },
-    },
-    {
-      label: fields.stone,
-      value: words.buckets(quarters(parts.stone.buckets)),
-      note: format.mass(parts.stone.kg),
-      why: { code: 'partsStone' },
-    },
+    ...dryThings
+      .filter((t) => parts[t].kg > 0)
+      .map((t) => ({
+        label: fields[t],
+        value: format.mass(parts[t].kg),
+        note: t === 'cement' ? words.cementBags(parts.cementBags25) : undefined,
+        why: { code: partWhys[t] },
+      })),
     { label: words.water, value: format.litres(parts.waterL), why: { code: 'partsWater' } },
     ...setting,
+    ...(offPct === null
+      ? []
+      : [
+          {
+            label: words.rounding,
+            value: `${offPct > 0 ? '+' : ''}${number(offPct, 1)} %`,
+            note: words.roundingNote(`${yieldPct > 0 ? '+' : ''}${number(yieldPct, 1)} %`),
+            why: { code: 'rounding' as const },
+          },
+        ]),
   ];
 }
 
-function Ladder({ mix }: { mix: Mix }) {
+function Water({ mix }: { mix: Mix }) {
   const { format } = useEditing();
   const { bagged, parts } = mix;
   return (
     <WaterLadder
       rungs={mix.ladder}
-      planned={{ waterL: bagged?.waterL ?? parts?.waterPerBucketL ?? 0, mpa: mix.f28Mpa }}
+      planned={{ waterL: bagged?.waterL ?? parts?.waterPerContainerL ?? 0, mpa: mix.f28Mpa }}
       range={bagged ? { leastL: bagged.leastWaterL, mostL: bagged.mostWaterL } : null}
-      to={bagged ? words.toABag : words.toABucket}
+      to={parts ? words.toAContainer(containers[parts.cement.in][0]) : words.toABag}
       format={format}
     />
   );
 }
 
-function BagFields({ mix, bags }: { mix: Extract<MixDocument, { kind: 'bagged' }>; bags: Bag[] }) {
-  const { set, format } = useEditing();
-  return (
-    <Group gap="xs" align="flex-start">
-      <Pick
-        label={fields.bag}
-        value={mix.bag}
-        of={Object.fromEntries(bags.map((b) => [b.id, bagName(b, format)]))}
-        onPick={(v) => {
-          set('/mix/bag', v);
-        }}
-      />
-      <Said
-        at="/mix/waterPerBag"
-        value={mix.waterPerBag}
-        label={fields.waterPerBag}
-        ifEmpty={fields.middle}
-      />
-    </Group>
-  );
-}
-
-/** Sizes that stone is sold in, mm. */
-const STONES = [10, 12.5, 20, 25];
-
-function PartsFields({ mix }: { mix: Extract<MixDocument, { kind: 'parts' }> }) {
-  const { set, format } = useEditing();
-  const stones = [...new Set([...STONES, mix.stoneMm])].sort((a, b) => a - b);
-  return (
-    <>
-      <Group gap="xs" align="flex-start">
-        <Amount at="/mix/cement" value={mix.cement} label={fields.cement} step={0.5} />
-        <Amount at="/mix/sand" value={mix.sand} label={fields.sand} step={0.5} />
-        <Amount at="/mix/stone" value={mix.stone} label={fields.stone} step={0.5} />
-      </Group>
-      <Group gap="xs" align="flex-start">
-        <Pick
-          label={fields.stoneMm}
-          value={String(mix.stoneMm)}
-          of={Object.fromEntries(stones.map((mm) => [String(mm), format.small(mm)]))}
-          onPick={(v) => {
-            set('/mix/stoneMm', Number(v));
-          }}
-        />
-        <Pick
-          label={fields.consistency}
-          value={mix.consistency}
-          of={consistencies}
-          onPick={(v) => {
-            set('/mix/consistency', v);
-          }}
-        />
-        <Pick
-          label={fields.moisture}
-          value={mix.moisture}
-          of={moistures}
-          onPick={(v) => {
-            set('/mix/moisture', v);
-          }}
-        />
-      </Group>
-      <p className={classes.hint}>{consistencyTests[mix.consistency]}</p>
-    </>
-  );
+/** The job's mix as another way has it; containers, additives and winter stay. */
+function taken(mix: MixDocument, way: Way): MixDocument {
+  const { exposure, containers: own } = mix;
+  const additives = way.airEntrained ? { ...mix.additives, airEntrainer: 1 } : mix.additives;
+  if (way.parts !== null) {
+    const { cement, sand, stone, ballast } = way.parts;
+    return {
+      kind: 'parts',
+      exposure,
+      containers: own,
+      additives,
+      cement,
+      sand,
+      stone,
+      ballast,
+      stoneMm: way.stoneMm === 0 ? 10 : way.stoneMm,
+      consistency: way.consistency ?? 'plastic',
+      moisture: mix.kind === 'parts' ? mix.moisture : 'damp',
+    };
+  }
+  return {
+    kind: 'bagged',
+    exposure,
+    containers: own,
+    additives: { ...additives, airEntrainer: 0 },
+    bag: way.bag ?? '',
+    waterPerBag: way.waterPerBag ?? '',
+    cementAdded: way.cementAddedPct,
+  };
 }
 
 export function MixStep() {
   const document = useDocument();
   const { sections } = usePlanned();
-  const { format, set } = useEditing();
+  const { format, set, edit } = useEditing();
+  const [view, setView] = useState<View>('ways');
   const { data: bags = [] } = api.useQuery('get', '/api/bags', {}, { staleTime: Infinity });
-  const { mix } = document;
+  const { mix: said, buy } = document;
+  const { mix, load } = sections;
+  const recipe = load?.recipes[0];
   const choose = (kind: MixDocument['kind']) => {
-    if (kind === mix.kind) return;
-    const common = { exposure: mix.exposure, bucket: mix.bucket };
-    set(
-      '/mix',
-      kind === 'bagged'
-        ? {
-            kind,
-            ...common,
-            bag: bags.find((b) => b.defaultIn === document.units)?.id ?? bags[0]?.id ?? '',
-            waterPerBag: '',
-          }
-        : {
-            kind,
-            ...common,
-            cement: 1,
-            sand: 2,
-            stone: 3,
-            stoneMm: 20,
-            consistency: 'plastic',
-            moisture: 'damp',
-          },
-    );
+    const way =
+      mix?.ways.find((w) => w.kind === kind && w.misfits.length === 0) ??
+      mix?.ways.find((w) => w.kind === kind);
+    if (kind !== said.kind && way) set('/mix', taken(said, way));
   };
+  const drawing = mix && (
+    <Views label={words.viewsLabel} of={words.views} value={view} onChoose={setView}>
+      {view === 'ways' && (
+        <WaysTable
+          ways={mix.ways}
+          leastMpa={mix.demand.leastMpa}
+          bags={bags}
+          own={buy.bags}
+          format={format}
+          onTake={(way) => {
+            edit(null, (job) => ({ ...job, mix: taken(job.mix, way) }));
+          }}
+        />
+      )}
+      {view === 'batch' && recipe && (
+        <BatchDrawing recipe={recipe} size={batchSize(recipe)} format={format} />
+      )}
+      {view === 'water' && <Water mix={mix} />}
+      {view === 'feel' && (
+        <FeelLadder
+          stiffest={mix.demand.stiffest}
+          softest={mix.demand.softest}
+          chosen={said.kind === 'parts' ? said.consistency : null}
+          onChoose={
+            said.kind === 'parts'
+              ? (c) => {
+                  set('/mix/consistency', c);
+                }
+              : undefined
+          }
+        />
+      )}
+    </Views>
+  );
   return (
     <StepLayout
       title={steps.mix}
-      sentence={sentenceOf(sections.mix, bags, format)}
-      drawing={sections.mix && <Ladder mix={sections.mix} />}
-      figures={sections.mix ? figuresOf(sections.mix, format) : []}
+      sentence={sentenceOf(mix, bags, buy.bags, format)}
+      drawing={drawing}
+      figures={
+        mix
+          ? figuresOf(
+              mix,
+              recipe && said.kind === 'parts' ? recipe.waterCementOffPct : null,
+              recipe?.yieldOffPct ?? 0,
+              format,
+            )
+          : []
+      }
       notes={<Notes under={['/mix']} only={['error', 'warning', 'note']} />}
       controls={
         <>
           <SegmentedControl
             fullWidth
             aria-label={fields.mixKind}
-            value={mix.kind}
+            value={said.kind}
             data={[
               { value: 'bagged', label: fields.bagged },
               { value: 'parts', label: fields.parts },
@@ -224,18 +236,19 @@ export function MixStep() {
               choose(v);
             }}
           />
-          {mix.kind === 'bagged' ? <BagFields mix={mix} bags={bags} /> : <PartsFields mix={mix} />}
-          <Group gap="xs" align="flex-start">
-            <Said at="/mix/bucket" value={mix.bucket} label={fields.bucket} />
+          {said.kind === 'bagged' ? <BagFields mix={said} bags={bags} /> : <PartsFields mix={said} />}
+          <Group>
             <Pick
               label={fields.exposure}
-              value={mix.exposure}
+              value={said.exposure}
               of={exposures}
               onPick={(v) => {
                 set('/mix/exposure', v);
               }}
             />
           </Group>
+          <AdditiveFields mix={said} />
+          <ContainerFields mix={said} />
           <Notes under={['/mix']} only={['caution']} />
         </>
       }

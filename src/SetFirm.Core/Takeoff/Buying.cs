@@ -1,0 +1,122 @@
+using System.Collections.Immutable;
+
+namespace SetFirm.Core.Takeoff;
+
+/// <summary>So much of a thing is used.</summary>
+/// <param name="Good">Which.</param>
+/// <param name="Amount">In its unit.</param>
+/// <param name="Element">Index of the element it is for; null for the whole job.</param>
+public readonly record struct Need(Good Good, double Amount, int? Element = null);
+
+/// <summary>So many of one size.</summary>
+public readonly record struct Bought(Pack Pack, int Count, double Price, string Date)
+{
+    public double Amount => Pack.Size * Count;
+
+    public double Cost => Price * Count;
+}
+
+/// <summary>One line of what to buy.</summary>
+/// <param name="Good">What.</param>
+/// <param name="Used">In its unit.</param>
+/// <param name="FromShed">Of that, there already.</param>
+/// <param name="Packs">The cheapest that make up the rest.</param>
+/// <param name="ByElement">What each element uses of it.</param>
+public sealed record BuyLine(Good Good, double Used, double FromShed, ImmutableArray<Bought> Packs, ImmutableArray<(int Element, double Amount)> ByElement)
+{
+    public double Amount => Packs.Sum(p => p.Amount);
+
+    public double Cost => Packs.Sum(p => p.Cost);
+
+    public double Kg => Amount * Good.KgPerUnit;
+}
+
+/// <summary>Prices that the user noted, by the name of the size; the rest are typical.</summary>
+public sealed class PriceBook(IReadOnlyDictionary<string, (double Price, string Date)> noted)
+{
+    public static PriceBook Typical { get; } = new(new Dictionary<string, (double, string)>());
+
+    public (double Price, string Date) Of(Good good, Pack pack)
+    {
+        ArgumentNullException.ThrowIfNull(good);
+        return noted.TryGetValue(good.PackId(pack), out var own) ? own : (pack.Price, "");
+    }
+
+    public bool Notes(string id) => noted.ContainsKey(id);
+
+    /// <summary>A price that is no thing's: delivery, a truck's cubic metre.</summary>
+    public double Of(string id, double typical) => noted.TryGetValue(id, out var own) ? own.Price : typical;
+}
+
+/// <summary>From what is used to what is bought.</summary>
+public static class Buying
+{
+    /// <summary>More of one thing than this is a slip of the pen, in its unit.</summary>
+    public const double Most = 1e7;
+
+    private const double Slack = 1e-9;
+
+    /// <param name="needs">What is used; the same thing may stand several times.</param>
+    /// <param name="shed">What is there, by the thing's name, in its unit.</param>
+    /// <param name="prices">Noted prices.</param>
+    public static ImmutableArray<BuyLine> Lines(IEnumerable<Need> needs, IReadOnlyDictionary<string, double> shed, PriceBook prices)
+    {
+        ArgumentNullException.ThrowIfNull(needs);
+        ArgumentNullException.ThrowIfNull(shed);
+        ArgumentNullException.ThrowIfNull(prices);
+        return
+        [
+            .. needs.Where(n => n.Amount > Slack).GroupBy(n => n.Good.Id).Select(group =>
+            {
+                var good = group.First().Good;
+                var used = Math.Min(Most, group.Sum(n => n.Amount));
+                var there = Math.Min(used, Math.Max(0, shed.GetValueOrDefault(good.Id)));
+                return new BuyLine(
+                    good, used, there, Cheapest(good, used - there, prices),
+                    [.. group.Where(n => n.Element is not null).GroupBy(n => n.Element!.Value).Select(e => (e.Key, e.Sum(n => n.Amount)))]);
+            }).OrderBy(l => l.Good.Group).ThenBy(l => l.Good.Kind).ThenBy(l => l.Good.Id, StringComparer.Ordinal),
+        ];
+    }
+
+    /// <summary>The sizes that cover an amount for the least money; of equals, the least left over.</summary>
+    public static ImmutableArray<Bought> Cheapest(Good good, double amount, PriceBook prices)
+    {
+        ArgumentNullException.ThrowIfNull(good);
+        ArgumentNullException.ThrowIfNull(prices);
+        var sizes = good.Packs.Select(p => (Pack: p, Own: prices.Of(good, p))).ToArray();
+        if (!(amount > Slack))
+        {
+            return [];
+        }
+
+        var (best, least) = (new int[sizes.Length], (Cost: double.PositiveInfinity, Over: double.PositiveInfinity));
+        var counts = new int[sizes.Length];
+        Try(0, amount, 0);
+        return [.. best.Select((count, i) => new Bought(sizes[i].Pack, count, sizes[i].Own.Price, sizes[i].Own.Date)).Where(b => b.Count > 0)];
+
+        void Try(int size, double rest, double cost)
+        {
+            var (pack, price) = (sizes[size].Pack, sizes[size].Own.Price);
+            var all = Math.Max(0, (int)Math.Ceiling((rest / pack.Size) - Slack));
+            var last = size == sizes.Length - 1;
+            // The last size makes up whatever is left; of the others every number up to enough is tried.
+            for (var count = last ? all : 0; count <= all; count++)
+            {
+                counts[size] = count;
+                var (left, spent) = (rest - (count * pack.Size), cost + (count * price));
+                if (!last)
+                {
+                    Try(size + 1, left, spent);
+                }
+                else if (spent < least.Cost - Slack || (spent < least.Cost + Slack && -left < least.Over))
+                {
+                    least = (spent, -left);
+                    counts.CopyTo(best, 0);
+                }
+            }
+        }
+    }
+
+    /// <summary>How often the car goes.</summary>
+    public static int Trips(double kg, double payloadKg) => kg <= 0 ? 0 : (int)Math.Min(int.MaxValue, Math.Ceiling((kg / payloadKg) - Slack));
+}

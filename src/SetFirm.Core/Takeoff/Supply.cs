@@ -1,0 +1,96 @@
+using System.Collections.Immutable;
+
+namespace SetFirm.Core.Takeoff;
+
+/// <summary>How the concrete comes.</summary>
+public enum SupplyKind
+{
+    Bags,
+    Loose,
+    Truck,
+}
+
+/// <summary>What a truck asks. Typical; the user's own prices stand in their place.</summary>
+/// <param name="PerM3">Concrete.</param>
+/// <param name="MinimumM3">Under it each missing cubic metre is charged.</param>
+/// <param name="ShortPerM3">For each missing cubic metre.</param>
+/// <param name="Delivery">Each time.</param>
+public sealed record TruckPrice(double PerM3, double MinimumM3, double ShortPerM3, double Delivery)
+{
+    public const string PerM3Id = "truck/m3";
+    public const string ShortId = "truck/short";
+    public const string DeliveryId = "truck/delivery";
+
+    /// <summary>Ordered to a tenth of a cubic metre.</summary>
+    public const double StepM3 = 0.1;
+
+    /// <summary>One load of a common truck.</summary>
+    public const double LoadM3 = 6;
+
+    public static TruckPrice Of(PriceBook prices)
+    {
+        ArgumentNullException.ThrowIfNull(prices);
+        return new(prices.Of(PerM3Id, 145), 3, prices.Of(ShortId, 35), prices.Of(DeliveryId, 65));
+    }
+
+    /// <summary>Rounded up to what is sold.</summary>
+    public static double OrderedM3(double wantedM3) => Math.Ceiling((wantedM3 / StepM3) - 1e-9) * StepM3;
+
+    public double Cost(double wantedM3)
+    {
+        var ordered = OrderedM3(wantedM3);
+        var loads = Math.Max(1, Math.Ceiling((ordered / LoadM3) - 1e-9));
+        return (ordered * PerM3) + (Math.Max(0, MinimumM3 - ordered) * ShortPerM3) + (loads * Delivery);
+    }
+}
+
+/// <summary>One way of getting a volume: money and hours as functions of it.</summary>
+/// <param name="Kind">Which.</param>
+/// <param name="Cost">Money for so many cubic metres.</param>
+/// <param name="Hours">Hours of work, all hands together, from mixing to placing.</param>
+/// <param name="Kg">To carry home; 0 where it is brought.</param>
+public sealed record SupplyWay(SupplyKind Kind, Func<double, double> Cost, Func<double, double> Hours, Func<double, double> Kg);
+
+/// <summary>A way at one volume.</summary>
+public sealed record SupplyAt(SupplyKind Kind, double Cost, double Hours, double Kg, double PerLitre);
+
+/// <summary>Ways at one volume of the curve.</summary>
+public sealed record SupplyPoint(double M3, ImmutableArray<double> Costs);
+
+/// <summary>Bags against loose against truck.</summary>
+/// <param name="Here">Each way for this job's volume.</param>
+/// <param name="Curve">Money, and hours at their worth, over volume; in the order of the ways.</param>
+/// <param name="Crossings">From which volume on the second is cheaper than the first.</param>
+public sealed record SupplyComparison(ImmutableArray<SupplyAt> Here, ImmutableArray<SupplyPoint> Curve, ImmutableArray<SupplyCrossing> Crossings)
+{
+    private const int Points = 25;
+    private const int Fine = 400;
+
+    /// <param name="ways">To compare.</param>
+    /// <param name="m3">Of this job.</param>
+    /// <param name="hourWorth">What an hour counts.</param>
+    public static SupplyComparison Of(IReadOnlyList<SupplyWay> ways, double m3, double hourWorth)
+    {
+        ArgumentNullException.ThrowIfNull(ways);
+        double All(SupplyWay way, double v) => way.Cost(v) + (way.Hours(v) * hourWorth);
+        var most = Math.Max(2, Math.Min(2 * m3, 20));
+        var curve = Enumerable.Range(1, Points).Select(i => most * i / Points).Select(v => new SupplyPoint(v, [.. ways.Select(w => All(w, v))]));
+        var crossings = ImmutableArray.CreateBuilder<SupplyCrossing>();
+        foreach (var (first, second) in ways.SelectMany((a, i) => ways.Skip(i + 1).Select(b => (a, b))))
+        {
+            // The last volume at which the first is no dearer; steps of whole packs may cross more than once before.
+            var steps = Enumerable.Range(1, Fine).Select(i => most * i / Fine).ToArray();
+            var last = Array.FindLastIndex(steps, v => All(first, v) <= All(second, v));
+            if (last >= 0 && last < Fine - 1)
+            {
+                crossings.Add(new SupplyCrossing(first.Kind, second.Kind, steps[last + 1]));
+            }
+        }
+
+        return new SupplyComparison(
+            [.. ways.Select(w => new SupplyAt(w.Kind, w.Cost(m3), w.Hours(m3), w.Kg(m3), m3 > 0 ? w.Cost(m3) / (m3 * 1000) : 0))], [.. curve], crossings.ToImmutable());
+    }
+}
+
+/// <summary>From this volume on the second way costs less than the first.</summary>
+public readonly record struct SupplyCrossing(SupplyKind From, SupplyKind To, double M3);

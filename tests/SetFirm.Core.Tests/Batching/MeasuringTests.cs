@@ -1,0 +1,81 @@
+using CsCheck;
+using SetFirm.Core.Batching;
+using SetFirm.Core.Mixes;
+using SetFirm.Core.Quantities;
+
+namespace SetFirm.Core.Tests.Batching;
+
+/// <summary>A recipe in the user's own containers: in quarters, and honest about what that does.</summary>
+public sealed class MeasuringTests
+{
+    private static readonly Gen<(Proportions Mix, Moisture Moisture, double StoneMm, Containers Containers, Volume Cement)> Cases =
+        from sand in Gen.Double[0.5, 4]
+        from stone in Gen.Double[0, 4]
+        from ballast in Gen.OneOf(Gen.Const(0.0), Gen.Double[0.5, 5])
+        from ratio in Gen.Double[0.4, 0.8]
+        from moisture in Gen.Enum<Moisture>()
+        from sizes in Gen.Select(Gen.Double[2, 20], Gen.Double[1, 20], Gen.Double[1, 60], Gen.Double[0.2, 5])
+        from quarters in Gen.Int[1, 24]
+        let stoneMm = stone > 0 || ballast > 0 ? 20.0 : 0
+        select (
+            PartsMix.WithRatio(new Parts(1, sand, stone, ballast), stoneMm, ratio, MixingWater.EntrappedAir(stoneMm)), moisture, stoneMm,
+            new Containers(Of(ContainerKind.Bucket, sizes.Item1), Of(ContainerKind.Shovel, sizes.Item2), Of(ContainerKind.Barrow, sizes.Item3), Of(ContainerKind.Jug, sizes.Item4)),
+            Volume.FromLitres(sizes.Item1 * quarters / 4));
+
+    [Fact]
+    public void Everything_comes_in_quarters_and_none_is_more_than_half_a_quarter_off() => Cases.Sample((mix, moisture, stoneMm, containers, cement) =>
+    {
+        var batch = Measuring.Of(mix, moisture, stoneMm, containers, cement);
+        var scale = cement.CubicMetres * 1505 / mix.CementKg;
+        (double Count, double Exact)[] all =
+        [
+            (batch.Cement, cement.Litres / containers.Cement.Size.Litres),
+            (batch.Sand, mix.SandKg * scale * Moistures.SandBulking(moisture) / 1.6 / containers.Sand.Size.Litres),
+            (batch.Stone, mix.StoneKg * scale / 1.55 / containers.Stone.Size.Litres),
+            (batch.Water, Math.Max(0, (mix.WaterKg - mix.CarriedWaterKg(moisture)) * scale) / containers.Water.Size.Litres),
+        ];
+        return all.All(a => Math.Abs((a.Count * 4) - Math.Round(a.Count * 4)) < 1e-9
+            && (Math.Abs(a.Count - a.Exact) <= 0.125 + 1e-9 || (a.Count == 0.25 && a.Exact < 0.25))
+            && a.Count > 0 == a.Exact > 0);
+    });
+
+    [Fact]
+    public void The_containers_hold_the_water_cement_ratio_and_the_volume_within_the_error_that_is_stated() => Cases.Sample((mix, moisture, stoneMm, containers, cement) =>
+    {
+        var batch = Measuring.Of(mix, moisture, stoneMm, containers, cement);
+        // By hand from the counts: kilograms in each container, and the water that comes with them.
+        var cementKg = batch.Cement * containers.Cement.Size.Litres * 1.505;
+        var sandKg = batch.Sand * containers.Sand.Size.Litres * 1.6 / Moistures.SandBulking(moisture);
+        var stoneKg = batch.Stone * containers.Stone.Size.Litres * (stoneMm > 0 ? 1.55 : 1.52);
+        var ballastKg = batch.Ballast * containers.Stone.Size.Litres * 1.75 / (1 + (0.38 * (Moistures.SandBulking(moisture) - 1)));
+        var (wet, damp) = (Moistures.SandWaterShare(moisture), Moistures.StoneWaterShare(moisture));
+        var water = (batch.Water * containers.Water.Size.Litres) + (sandKg * wet) + (stoneKg * damp) + (ballastKg * ((0.38 * wet) + (0.62 * damp)));
+        var volume = ((cementKg / 3150) + ((sandKg + (0.38 * ballastKg)) / 2650) + ((stoneKg + (0.62 * ballastKg)) / 2680) + (water / 1000)) / (1 - mix.AirShare);
+        return Math.Abs((water / cementKg) - (mix.WaterCement * (1 + batch.WaterCementOff))) < 1e-9
+            && Math.Abs(volume - (cementKg / mix.CementKg * (1 + batch.YieldOff))) < 1e-9
+            && Math.Abs(batch.WaterCement - (water / cementKg)) < 1e-9;
+    });
+
+    [Fact]
+    public void Smaller_containers_are_never_coarser_on_the_water()
+    {
+        var mix = PartsMix.WithRatio(new Parts(1, 2, 3), 20, 0.55, 0.02);
+        double Off(double jugL) => Math.Abs(Measuring.Of(mix, Moisture.Dry, 20, new Containers(
+            Of(ContainerKind.Bucket, 12), Of(ContainerKind.Bucket, 12), Of(ContainerKind.Bucket, 12), Of(ContainerKind.Jug, jugL)), Volume.FromLitres(24)).WaterCementOff);
+        Off(0.1).ShouldBeLessThan(0.002);
+        Off(0.1).ShouldBeLessThanOrEqualTo(Off(12));
+    }
+
+    [Theory]
+    [InlineData(1, 1, 1)]
+    [InlineData(2, 1, 0.55)]
+    [InlineData(3, 1, 0.45)]
+    [InlineData(2, 2, 0.5)] // each at a mixer of his own
+    [InlineData(4, 2, 0.275)]
+    [InlineData(3, 2, 0.354838709)] // one alone, two together
+    [InlineData(1, 3, 1)] // two stand still
+    public void Mixers_take_turns_and_each_goes_at_the_pace_of_its_hands(int hands, int mixers, double factor) =>
+        new Crew(hands, mixers).CycleFactor.ShouldBe(factor, 1e-8);
+
+    private static Container Of(ContainerKind kind, double litres) => new(kind, Volume.FromLitres(litres));
+}

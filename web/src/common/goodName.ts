@@ -1,0 +1,30 @@
+import type { Bag, BuyDocument, BuyLine } from '../api/client';
+import { boardName } from './boardName';
+import type { Formats } from './format';
+import { additives, bagKinds, goods } from './words';
+
+/** A bag by its kind and mass; one of the user's own by the name it was given. */
+export function bagName(id: string, bags: Bag[], own: BuyDocument['bags'], format: Formats): string {
+  const known = bags.find((b) => b.id === id);
+  return known
+    ? `${bagKinds[known.kind]}, ${format.mass(known.massKg)}`
+    : (own.find((b) => b.id === id)?.name ?? id);
+}
+
+/** A thing to buy, as a shop would call it. */
+export function goodName(line: BuyLine, bags: Bag[], own: BuyDocument['bags'], format: Formats): string {
+  switch (line.kind) {
+    case 'bag':
+      return goods.bag(bagName(line.of, bags, own, format));
+    case 'additive':
+      return goods.additive(additives[line.of as keyof typeof additives]);
+    case 'board':
+      return goods.board(`${boardName(line.of)}, ${format.length(line.lengthM)}`);
+    case 'bar':
+      return goods.bar(`${line.of}, ${format.length(line.lengthM)}`);
+    case 'sheet':
+      return goods.sheet(format.small(line.lengthM * 1000));
+    default:
+      return goods[line.kind]('');
+  }
+}

@@ -1,0 +1,151 @@
+import { Group } from '@mantine/core';
+import type { Bag, ContainerKind, MixDocument } from '../../api/client';
+import { Amount } from '../../common/Amount';
+import { bagName } from '../../common/goodName';
+import { Pick } from '../../common/Pick';
+import { Said } from '../../common/Said';
+import {
+  additives as additiveNames,
+  consistencies,
+  containerKinds,
+  fields,
+  moistures,
+  things,
+  mix as words,
+} from '../../common/words';
+import { useDocument, useEditing } from '../../job/JobContext';
+import classes from './MixStep.module.css';
+
+export function BagFields({ mix, bags }: { mix: Extract<MixDocument, { kind: 'bagged' }>; bags: Bag[] }) {
+  const { set, format } = useEditing();
+  const { buy } = useDocument();
+  const ids = [...bags.map((b) => b.id), ...buy.bags.map((b) => b.id)];
+  return (
+    <>
+      <Group>
+        <Pick
+          label={fields.bag}
+          value={mix.bag}
+          of={Object.fromEntries(ids.map((id) => [id, bagName(id, bags, buy.bags, format)]))}
+          onPick={(v) => {
+            set('/mix/bag', v);
+          }}
+        />
+      </Group>
+      <Group gap="xs" align="flex-start">
+        <Said
+          at="/mix/waterPerBag"
+          value={mix.waterPerBag}
+          label={fields.waterPerBag}
+          ifEmpty={fields.middle}
+        />
+        <Amount at="/mix/cementAdded" value={mix.cementAdded ?? 0} label={fields.cementAdded} />
+      </Group>
+    </>
+  );
+}
+
+/** Sizes that stone is sold in, mm. */
+const STONES = [10, 12.5, 20, 25];
+
+export function PartsFields({ mix }: { mix: Extract<MixDocument, { kind: 'parts' }> }) {
+  const { set, format } = useEditing();
+  const stones = [...new Set([...STONES, mix.stoneMm])].sort((a, b) => a - b);
+  return (
+    <>
+      <Group gap="xs" align="flex-start" wrap="nowrap">
+        <Amount at="/mix/cement" value={mix.cement} label={fields.cement} step={0.5} />
+        <Amount at="/mix/sand" value={mix.sand} label={fields.sand} step={0.5} />
+        <Amount at="/mix/stone" value={mix.stone} label={fields.stone} step={0.5} />
+        <Amount at="/mix/ballast" value={mix.ballast ?? 0} label={fields.ballast} step={0.5} />
+      </Group>
+      <Group gap="xs" align="flex-start">
+        <Pick
+          label={fields.stoneMm}
+          value={String(mix.stoneMm)}
+          of={Object.fromEntries(stones.map((mm) => [String(mm), format.small(mm)]))}
+          onPick={(v) => {
+            set('/mix/stoneMm', Number(v));
+          }}
+        />
+        <Pick
+          label={fields.consistency}
+          value={mix.consistency}
+          of={consistencies}
+          onPick={(v) => {
+            set('/mix/consistency', v);
+          }}
+        />
+      </Group>
+      <Group>
+        <Pick
+          label={fields.moisture}
+          value={mix.moisture}
+          of={moistures}
+          onPick={(v) => {
+            set('/mix/moisture', v);
+          }}
+        />
+      </Group>
+      <p className={classes.hint}>{words.moistureHint}</p>
+    </>
+  );
+}
+
+const additiveKinds = Object.keys(additiveNames) as (keyof typeof additiveNames)[];
+
+/** Doses of what is stirred in; open where there is any. */
+export function AdditiveFields({ mix }: { mix: MixDocument }) {
+  const any = additiveKinds.some((k) => (mix.additives[k] ?? 0) > 0);
+  return (
+    <details className={classes.more} open={any}>
+      <summary>{words.additivesTitle}</summary>
+      <p className={classes.hint}>{words.additivesHint}</p>
+      <div className={classes.grid}>
+        {additiveKinds.map((k) => (
+          <Amount
+            key={k}
+            at={`/mix/additives/${k}`}
+            value={mix.additives[k] ?? 0}
+            label={additiveNames[k]}
+            step={k === 'pigment' ? 1 : 0.5}
+          />
+        ))}
+      </div>
+    </details>
+  );
+}
+
+const measured = ['cement', 'sand', 'stone', 'water'] as const;
+
+/** What everything is measured with. */
+export function ContainerFields({ mix }: { mix: MixDocument }) {
+  const { set } = useEditing();
+  const rows = mix.kind === 'parts' ? measured : (['cement', 'water'] as const);
+  return (
+    <details className={classes.more} open={mix.kind === 'parts'}>
+      <summary>{words.containersTitle}</summary>
+      <p className={classes.hint}>{words.containersHint}</p>
+      {rows.map((what) => (
+        <div key={what} className={classes.container}>
+          <span>{things[what]}</span>
+          <Pick<ContainerKind>
+            compact
+            label={words.containerOf(things[what])}
+            value={mix.containers[what].kind}
+            of={containerKinds}
+            onPick={(v) => {
+              set(`/mix/containers/${what}/kind`, v);
+            }}
+          />
+          <Said
+            compact
+            at={`/mix/containers/${what}/size`}
+            value={mix.containers[what].size}
+            label={words.holds(things[what])}
+          />
+        </div>
+      ))}
+    </details>
+  );
+}

@@ -235,21 +235,20 @@ internal static class BuyStep
     private static SupplyReport Supply(Recipe recipe, PlannedShape shape, WaysContext ways, BuyTerms terms)
     {
         var m3 = (shape.Report.OrderL + LoadStep.HoldBackL) / 1000;
-        var none = ImmutableDictionary<string, double>.Empty;
         var bagged = recipe as BaggedRecipe ?? BaggedRecipe.Of(Usual(ways.Sold), Usual(ways.Sold).MiddleWater, 0, recipe.Containers, recipe.Doses)!;
         var usual = ways.Uses.SelectMany(u => MixUses.Ways(u)).FirstOrDefault() ?? MixUses.Ways(MixUse.Slab)[0];
         var loose = recipe as PartsRecipe ?? PartsRecipe.Of(usual.Parts, usual.StoneMm, usual.Consistency, Moisture.Damp, recipe.Containers, recipe.Doses)
             ?? PartsRecipe.Of(new Parts(1, 2, 3), 20, Consistency.Plastic, Moisture.Damp, recipe.Containers, [])!;
         SupplyWay Way(SupplyKind kind, Recipe of)
         {
-            ImmutableArray<BuyLine> Lines(double v) => Buying.Lines(of.Needs(Units(of, v), ways.Sold, _ => null), none, terms.Prices);
-            double Home(ImmutableArray<BuyLine> lines) => Math.Min(
-                Buying.Trips(lines.Sum(l => l.Kg), terms.PayloadKg) * terms.Prices.Of(TripId, TripPrice), terms.Prices.Of(DeliveryId, DeliveryPrice));
+            (double Cost, double Kg) Goods(double v) => Buying.Total(of.Needs(Units(of, v), ways.Sold, _ => null), terms.Prices);
+            double Home(double kg) => Math.Min(
+                Buying.Trips(kg, terms.PayloadKg) * terms.Prices.Of(TripId, TripPrice), terms.Prices.Of(DeliveryId, DeliveryPrice));
             return new SupplyWay(
                 kind,
-                v => Lines(v) is var lines ? lines.Sum(l => l.Cost) + Home(lines) : 0,
+                v => Goods(v) is var (cost, kg) ? cost + Home(kg) : 0,
                 v => MixWays.PacedHours(of.Unit, v * 1000, ways),
-                v => Lines(v).Sum(l => l.Kg));
+                v => Goods(v).Kg);
         }
 
         var truck = TruckPrice.Of(terms.Prices);

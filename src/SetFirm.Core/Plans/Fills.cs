@@ -53,9 +53,12 @@ internal static class Fills
 
         foreach (var (batch, pieces) in Pieces(element, bands))
         {
-            fills[batch].Add(new FillReport(element.Index, pieces));
+            fills[batch].Add(new FillReport(element.Index, [.. pieces.Select(ring => (IReadOnlyList<PlanPoint>)[.. ring.Select(Drawn)])]));
         }
     }
+
+    // To a tenth of a millimetre: it is drawn, and sent with every key.
+    private static PlanPoint Drawn(PlanPoint p) => new(Math.Round(p.X, 4), Math.Round(p.Y, 4));
 
     private static IEnumerable<(int Batch, IReadOnlyList<IReadOnlyList<PlanPoint>> Pieces)> Pieces(PlannedElement element, List<(int Batch, double From, double To)> bands)
     {

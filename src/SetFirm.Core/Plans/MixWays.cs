@@ -148,12 +148,12 @@ internal static class MixWays
     private static WayReport Way(Recipe recipe, WaysContext context, WayKind kind)
     {
         var units = (int)Math.Min(int.MaxValue / 4, Math.Ceiling((context.OrderL / recipe.Unit.Yield.Litres) - 1e-9));
-        var lines = Buying.Lines(recipe.Needs(Math.Max(1, units), context.Sold, _ => null), ImmutableDictionary<string, double>.Empty, context.Prices);
-        var (cost, hours) = (lines.Sum(l => l.Cost), Hours(recipe.Unit, context.OrderL, context));
+        var (cost, kg) = Buying.Total(recipe.Needs(Math.Max(1, units), context.Sold, _ => null), context.Prices);
+        var hours = Hours(recipe.Unit, context.OrderL, context);
         IEnumerable<WayMisfit> misfits = context.Mixer is not null && hours is null ? [.. Misfits(recipe, context.Demand), WayMisfit.NotInThisMixer] : Misfits(recipe, context.Demand);
         return new WayReport(
             kind, null, null, 0, null, null, recipe.StoneMm, null, false, recipe.Mix.F28.Megapascals, recipe.Mix.WaterCement, cost, PerLitre(cost, context),
-            hours, lines.Sum(l => l.Kg), [.. misfits], false, false);
+            hours, kg, [.. misfits], false, false);
     }
 
     private static double PerLitre(double cost, WaysContext context) => context.OrderL > 0 ? cost / context.OrderL : 0;

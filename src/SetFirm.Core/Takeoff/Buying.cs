@@ -39,7 +39,7 @@ public sealed class PriceBook(IReadOnlyDictionary<string, (double Price, string 
     public (double Price, string Date) Of(Good good, Pack pack)
     {
         ArgumentNullException.ThrowIfNull(good);
-        return noted.TryGetValue(good.PackId(pack), out var own) ? own : (pack.Price, "");
+        return noted.Count > 0 && noted.TryGetValue(good.PackId(pack), out var own) ? own : (pack.Price, "");
     }
 
     public bool Notes(string id) => noted.ContainsKey(id);
@@ -78,17 +78,40 @@ public static class Buying
         ];
     }
 
+    /// <summary>Money and mass of needs for different things, nothing there already.</summary>
+    public static (double Cost, double Kg) Total(IEnumerable<Need> needs, PriceBook prices)
+    {
+        ArgumentNullException.ThrowIfNull(needs);
+        var (cost, kg) = (0.0, 0.0);
+        foreach (var (good, amount, _) in needs)
+        {
+            foreach (var bought in Cheapest(good, Math.Min(Most, amount), prices))
+            {
+                (cost, kg) = (cost + bought.Cost, kg + (bought.Amount * good.KgPerUnit));
+            }
+        }
+
+        return (cost, kg);
+    }
+
     /// <summary>The sizes that cover an amount for the least money; of equals, the least left over.</summary>
     public static ImmutableArray<Bought> Cheapest(Good good, double amount, PriceBook prices)
     {
         ArgumentNullException.ThrowIfNull(good);
         ArgumentNullException.ThrowIfNull(prices);
-        var sizes = good.Packs.Select(p => (Pack: p, Own: prices.Of(good, p))).ToArray();
         if (!(amount > Slack))
         {
             return [];
         }
 
+        if (good.Packs is [var only])
+        {
+            var (price, date) = prices.Of(good, only);
+            var count = (int)Math.Ceiling((amount / only.Size) - Slack);
+            return count > 0 ? [new Bought(only, count, price, date)] : [];
+        }
+
+        var sizes = good.Packs.Select(p => (Pack: p, Own: prices.Of(good, p))).ToArray();
         var (best, least) = (new int[sizes.Length], (Cost: double.PositiveInfinity, Over: double.PositiveInfinity));
         var counts = new int[sizes.Length];
         Try(0, amount, 0);

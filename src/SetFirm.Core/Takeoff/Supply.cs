@@ -64,7 +64,9 @@ public sealed record SupplyPoint(double M3, ImmutableArray<double> Costs);
 public sealed record SupplyComparison(ImmutableArray<SupplyAt> Here, ImmutableArray<SupplyPoint> Curve, ImmutableArray<SupplyCrossing> Crossings)
 {
     private const int Points = 25;
-    private const int Fine = 400;
+
+    /// <summary>Between two points of the curve a crossing is found to this many halvings.</summary>
+    private const int Halvings = 8;
 
     /// <param name="ways">To compare.</param>
     /// <param name="m3">Of this job.</param>
@@ -74,21 +76,35 @@ public sealed record SupplyComparison(ImmutableArray<SupplyAt> Here, ImmutableAr
         ArgumentNullException.ThrowIfNull(ways);
         double All(SupplyWay way, double v) => way.Cost(v) + (way.Hours(v) * hourWorth);
         var most = Math.Max(2, Math.Min(2 * m3, 20));
-        var curve = Enumerable.Range(1, Points).Select(i => most * i / Points).Select(v => new SupplyPoint(v, [.. ways.Select(w => All(w, v))]));
+        var curve = Enumerable.Range(1, Points).Select(i => most * i / Points).Select(v => new SupplyPoint(v, [.. ways.Select(w => All(w, v))])).ToImmutableArray();
         var crossings = ImmutableArray.CreateBuilder<SupplyCrossing>();
-        foreach (var (first, second) in ways.SelectMany((a, i) => ways.Skip(i + 1).Select(b => (a, b))))
+        for (var first = 0; first < ways.Count; first++)
         {
-            // The last volume at which the first is no dearer; steps of whole packs may cross more than once before.
-            var steps = Enumerable.Range(1, Fine).Select(i => most * i / Fine).ToArray();
-            var last = Array.FindLastIndex(steps, v => All(first, v) <= All(second, v));
-            if (last >= 0 && last < Fine - 1)
+            for (var second = first + 1; second < ways.Count; second++)
             {
-                crossings.Add(new SupplyCrossing(first.Kind, second.Kind, steps[last + 1]));
+                // The last point at which the first is no dearer; steps of whole packs may cross more than once before.
+                var last = Points - 1;
+                while (last >= 0 && curve[last].Costs[first] > curve[last].Costs[second])
+                {
+                    last--;
+                }
+
+                if (last >= 0 && last < Points - 1)
+                {
+                    var (low, high) = (curve[last].M3, curve[last + 1].M3);
+                    for (var i = 0; i < Halvings; i++)
+                    {
+                        var middle = (low + high) / 2;
+                        (low, high) = All(ways[first], middle) <= All(ways[second], middle) ? (middle, high) : (low, middle);
+                    }
+
+                    crossings.Add(new SupplyCrossing(ways[first].Kind, ways[second].Kind, high));
+                }
             }
         }
 
         return new SupplyComparison(
-            [.. ways.Select(w => new SupplyAt(w.Kind, w.Cost(m3), w.Hours(m3), w.Kg(m3), m3 > 0 ? w.Cost(m3) / (m3 * 1000) : 0))], [.. curve], crossings.ToImmutable());
+            [.. ways.Select(w => new SupplyAt(w.Kind, w.Cost(m3), w.Hours(m3), w.Kg(m3), m3 > 0 ? w.Cost(m3) / (m3 * 1000) : 0))], curve, crossings.ToImmutable());
     }
 }
 

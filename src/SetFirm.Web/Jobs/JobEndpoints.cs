@@ -18,11 +18,14 @@ internal static class JobEndpoints
 {
     private const int LongestName = 120;
 
+    /// <summary>Among so many a job of the same system is looked for, to go on from its prices and its kit.</summary>
+    private const int RecentJobs = 12;
+
     public static void MapJobs(this IEndpointRouteBuilder api)
     {
         var jobs = api.MapGroup("/jobs");
         jobs.MapGet("", ListAsync).WithName("ListJobs").Produces<JobLineDto[]>();
-        jobs.MapGet("/start", Starting).WithName("StartingJob").Produces<JobDocument>().ProducesProblem(422);
+        jobs.MapGet("/start", StartingAsync).WithName("StartingJob").Produces<JobDocument>().ProducesProblem(422);
         jobs.MapPost("", AddAsync).WithName("AddJob").Accepts<JobDocument>("application/json").Produces<JobDto>(201)
             .ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
         jobs.MapGet("/{id:guid}", GetAsync).WithName("GetJob").Produces<JobDto>().ProducesProblem(404).ProducesProblem(422);
@@ -40,16 +43,22 @@ internal static class JobEndpoints
     }
 
     // Units come as text: a query is bound by the letter, and the contract writes them small.
-    private static IResult Starting(string? name, string? units, string? timeZone, IClock clock)
+    private static async Task<IResult> StartingAsync(string? name, string? units, string? timeZone, SetFirmDb db, IClock clock, CancellationToken cancellation)
     {
         if (!Enum.TryParse<UnitSystem>(units ?? nameof(UnitSystem.Metric), ignoreCase: true, out var system) || !Enum.IsDefined(system))
         {
             return Problems.UnknownUnits(units ?? "");
         }
 
-        return DateTimeZoneProviders.Tzdb.GetZoneOrNull(timeZone ?? "UTC") is { } zone
-            ? TypedResults.Ok(StartingJob.Of(name ?? "", system, zone.Id, clock.GetCurrentInstant().InZone(zone).Date.PlusDays(1)))
-            : Problems.UnknownTimeZone(timeZone ?? "");
+        if (DateTimeZoneProviders.Tzdb.GetZoneOrNull(timeZone ?? "UTC") is not { } zone)
+        {
+            return Problems.UnknownTimeZone(timeZone ?? "");
+        }
+
+        var start = StartingJob.Of(name ?? "", system, zone.Id, clock.GetCurrentInstant().InZone(zone).Date.PlusDays(1));
+        var recent = await db.Jobs.AsNoTracking().Where(j => j.RemovedAt == null).OrderByDescending(j => j.UpdatedAt).Take(RecentJobs).ToListAsync(cancellation);
+        var last = recent.Select(Kept).OfType<JobRead.Ok>().Select(r => r.Document).FirstOrDefault(d => d.Units == system);
+        return TypedResults.Ok(last is null ? start : StartingJob.After(start, last));
     }
 
     private static async Task<IResult> AddAsync(HttpRequest request, SetFirmDb db, IClock clock, CancellationToken cancellation)

@@ -52,10 +52,10 @@ public sealed class FindingsTests
         var gap = Single(Planner.Plan(job, Mild), FindingCode.OutlineGap);
         gap.Facts["gapMm"].ShouldBe(200, 1e-6);
         gap.Remedies.Select(r => r.Code).ShouldBe([RemedyCode.BlankLastEdge, RemedyCode.SpreadGap]);
-        var held = Planner.Plan(Taken(job, gap.Remedies[0]), Mild);
+        var held = Planner.Plan(RemedyText.Taken(job, gap.Remedies[0]), Mild);
         held.Findings.ShouldNotContain(f => f.Severity == Severity.Error);
         held.Shape!.AreaM2.ShouldBe(12, 1e-9);
-        var spread = Planner.Plan(Taken(job, gap.Remedies[1]), Mild).Shape!.Elements[0];
+        var spread = Planner.Plan(RemedyText.Taken(job, gap.Remedies[1]), Mild).Shape!.Elements[0];
         spread.MisfitMm.ShouldBe(200, 1e-6);
         spread.AreaM2.ShouldBeInRange(12, 12.6);
     }
@@ -93,7 +93,7 @@ public sealed class FindingsTests
         var over = Single(Planner.Plan(job, Mild), FindingCode.WaterOverBagLimit);
         over.Facts["f28Mpa"].ShouldBe(17.64, 0.1);
         over.Facts["mostL"].ShouldBe(3.8, 1e-9);
-        var mended = Planner.Plan(Taken(job, over.Remedies[0]), Mild);
+        var mended = Planner.Plan(RemedyText.Taken(job, over.Remedies[0]), Mild);
         mended.Findings.ShouldNotContain(f => f.Code == FindingCode.WaterOverBagLimit);
         mended.Mix!.F28Mpa.ShouldBe(over.Remedies[0].Effect["f28Mpa"], 1e-9);
     }
@@ -104,7 +104,7 @@ public sealed class FindingsTests
         var job = Bagged("general-80lb", "3.8 L");
         var wet = Single(Planner.Plan(job, Mild), FindingCode.ExposureWaterCement);
         wet.Facts["waterCement"].ShouldBe(0.676, 0.002);
-        var mended = Planner.Plan(Taken(job, wet.Remedies[0]), Mild);
+        var mended = Planner.Plan(RemedyText.Taken(job, wet.Remedies[0]), Mild);
         mended.Findings.ShouldNotContain(f => f.Code == FindingCode.ExposureWaterCement);
         mended.Mix!.WaterCement!.Value.ShouldBeLessThanOrEqualTo(0.60);
     }
@@ -133,7 +133,7 @@ public sealed class FindingsTests
         var job = Samples.Terrace() with { Mixing = Samples.Terrace().Mixing with { Hands = 1 } };
         var alone = Planner.Plan(job, Mild);
         var wants = Single(alone, FindingCode.WantsHelper);
-        var helped = Planner.Plan(Taken(job, wants.Remedies[0]), Mild);
+        var helped = Planner.Plan(RemedyText.Taken(job, wants.Remedies[0]), Mild);
         helped.Findings.ShouldNotContain(f => f.Code == FindingCode.WantsHelper);
         helped.Load!.MixingMin.ShouldBe(wants.Remedies[0].Effect["mixingMin"], 1e-6);
         helped.Day!.MixingEnds.ShouldBeLessThan(alone.Day!.MixingEnds);
@@ -147,7 +147,7 @@ public sealed class FindingsTests
         var wants = Single(Planner.Plan(tub, Mild), FindingCode.WantsMixer);
         var drum = JobText.Set(JobText.Set(JobText.Node(tub), "/mixing/mixer/kind", "drum"), "/mixing/mixer/size", "140 L");
         JobText.Read(drum).Mixing.Mixer.ShouldBeOfType<DrumDocument>();
-        Planner.Plan(Taken(tub, wants.Remedies[0]), Mild).Findings.ShouldNotContain(f => f.Code == FindingCode.WantsMixer);
+        Planner.Plan(RemedyText.Taken(tub, wants.Remedies[0]), Mild).Findings.ShouldNotContain(f => f.Code == FindingCode.WantsMixer);
 
         var small = Planner.Plan(job with { Mixing = job.Mixing with { Mixer = new TubDocument { Size = "5 L" } } }, Mild);
         Single(small, FindingCode.MixerTooSmall).Facts["unitL"].ShouldBe(5.85, 1e-9);
@@ -161,7 +161,7 @@ public sealed class FindingsTests
         JobDocument In(MixerDocument mixer, int hands, string bag = "general-25kg") =>
             Bagged(bag, "") with { Mixing = job.Mixing with { Mixer = mixer, Hands = hands } };
         var small = In(new TubDocument { Size = "5 L" }, 2);
-        var mended = Taken(small, Single(Planner.Plan(small, Mild), FindingCode.MixerTooSmall).Remedies[0]);
+        var mended = RemedyText.Taken(small, Single(Planner.Plan(small, Mild), FindingCode.MixerTooSmall).Remedies[0]);
         Planner.Plan(mended, Mild).Load.ShouldNotBeNull();
 
         // What a quarter of this bucket makes fits, but weighs 27 kg, and one lifts 25.
@@ -173,7 +173,7 @@ public sealed class FindingsTests
         var told = Single(Planner.Plan(heavy, Mild), FindingCode.BatchTooHeavy);
         told.Facts["unitKg"].ShouldBeInRange(25.5, 29);
         told.Facts["mostKg"].ShouldBe(25);
-        Planner.Plan(Taken(heavy, told.Remedies[0]), Mild).Load.ShouldNotBeNull();
+        Planner.Plan(RemedyText.Taken(heavy, told.Remedies[0]), Mild).Load.ShouldNotBeNull();
         Planner.Plan(heavy with { Mixing = heavy.Mixing with { Hands = 2 } }, Mild).Findings.ShouldNotContain(f => f.Code == FindingCode.BatchTooHeavy);
 
         // Half a bag of 80 lb is 20 kg with its water: one tips it, but never a whole one.
@@ -204,7 +204,7 @@ public sealed class FindingsTests
         {
             var (age, limit) = (remedy.Effect["ageMin"], remedy.Effect["limitMin"]);
             (age - limit).ShouldBeLessThan(joint.Facts["ageMin"] - joint.Facts["limitMin"]);
-            var load = Planner.Plan(Taken(job, remedy), Samples.Steady(26)).Load!;
+            var load = Planner.Plan(RemedyText.Taken(job, remedy), Samples.Steady(26)).Load!;
             load.JointAgeMin.ShouldBe(age, 1e-6);
             load.JointLimitMin!.Value.ShouldBe(limit, 1e-6);
         }
@@ -218,7 +218,7 @@ public sealed class FindingsTests
         var rain = Single(Planner.Plan(job, wet), FindingCode.RainBeforeSet);
         rain.Facts["limitPct"].ShouldBe(30);
         rain.Remedies[0].Effect["daysLater"].ShouldBe(2);
-        var later = Planner.Plan(Taken(job, rain.Remedies[0]), wet);
+        var later = Planner.Plan(RemedyText.Taken(job, rain.Remedies[0]), wet);
         later.Findings.ShouldNotContain(f => f.Code == FindingCode.RainBeforeSet);
         (later.Day!.RainChance * 100).ShouldBe(rain.Remedies[0].Effect["chancePct"], 1e-6);
     }
@@ -250,7 +250,7 @@ public sealed class FindingsTests
         var report = Planner.Plan(job, Mild);
         var shortCure = Single(report, FindingCode.CureStoppedEarly);
         shortCure.Facts["adviceDays"].ShouldBe(7);
-        var full = Planner.Plan(Taken(job, shortCure.Remedies[0]), Mild);
+        var full = Planner.Plan(RemedyText.Taken(job, shortCure.Remedies[0]), Mild);
         full.Cure!.WetDays.ShouldBe(7);
         full.Cure.At28Mpa.ShouldBeGreaterThan(report.Cure!.At28Mpa);
     }
@@ -260,7 +260,7 @@ public sealed class FindingsTests
     {
         var job = Samples.Terrace().Cured(CuringMethod.Bare);
         var bare = Single(Planner.Plan(job, Mild), FindingCode.CannotBeKeptWet);
-        Planner.Plan(Taken(job, bare.Remedies[0]), Mild).Findings.ShouldNotContain(f => f.Code == FindingCode.CannotBeKeptWet);
+        Planner.Plan(RemedyText.Taken(job, bare.Remedies[0]), Mild).Findings.ShouldNotContain(f => f.Code == FindingCode.CannotBeKeptWet);
     }
 
     [Fact]
@@ -307,8 +307,4 @@ public sealed class FindingsTests
     {
         Openings = [((RoundOpeningDocument)s.Openings[0]) with { Along = along, In = inFrom }, s.Openings[1]],
     });
-
-    /// <summary>The remedy taken as the browser does: its edits made to the document as JSON.</summary>
-    private static JobDocument Taken(JobDocument job, Remedy remedy) => JobText.Read(remedy.Edits.Aggregate(
-        JobText.Node(job), (node, edit) => JobText.Set(node, edit.Path, edit.Text is { } text ? JsonValue.Create(text) : edit.Number is { } number ? JsonValue.Create(number) : edit.Yes is { } yes ? JsonValue.Create(yes) : null)));
 }

@@ -35,7 +35,7 @@ public sealed class RemedyTests
         {
             foreach (var remedy in finding.Remedies)
             {
-                var after = Planner.Plan(Taken(job, remedy), Samples.Steady(18)).Findings;
+                var after = Planner.Plan(RemedyText.Taken(job, remedy), Samples.Steady(18)).Findings;
                 after.ShouldNotContain(f => f.Code == finding.Code && f.Where == finding.Where && f.Facts.GetValueOrDefault("panel") == finding.Facts.GetValueOrDefault("panel"), $"{finding.Code} {remedy.Code}");
             }
         }
@@ -47,7 +47,7 @@ public sealed class RemedyTests
         var job = Kinds.Job(Changed(Kinds.All()[kind], trouble, along, thick));
         foreach (var remedy in Planner.Plan(job, Samples.Steady(18)).Findings.SelectMany(f => f.Remedies))
         {
-            Planner.Plan(Taken(job, remedy), Samples.Steady(18)).Steps.Count.ShouldBe(Enum.GetValues<Core.Plans.Report.Step>().Length);
+            Planner.Plan(RemedyText.Taken(job, remedy), Samples.Steady(18)).Steps.Count.ShouldBe(Enum.GetValues<Core.Plans.Report.Step>().Length);
         }
     }, iter: 120);
 
@@ -82,7 +82,4 @@ public sealed class RemedyTests
         PieceDocument piece => piece with { Thickness = $"{thick:0} mm" },
         _ => element,
     };
-
-    private static JobDocument Taken(JobDocument job, Remedy remedy) => JobText.Read(remedy.Edits.Aggregate(
-        JobText.Node(job), (node, edit) => JobText.Set(node, edit.Path, edit.Text is { } text ? JsonValue.Create(text) : edit.Number is { } number ? JsonValue.Create(number) : edit.Yes is { } yes ? JsonValue.Create(yes) : null)));
 }

@@ -229,6 +229,125 @@ public sealed class SupplyTests
         load.LoadingOrder.Select(m => m.Step).ShouldContain(LoadingStep.Colour);
     }
 
+    [Fact]
+    public void Stone_in_a_thin_skim_is_told_and_both_ways_out_lead_to_a_mix_without_it()
+    {
+        var skim = Kinds.Job(Kinds.All().OfType<OverlayDocument>().First());
+        var parts = skim with { Mix = Split with { StoneMm = 10 } };
+        var told = Planner.Plan(parts, Mild).Findings.First(f => f.Code == FindingCode.StoneTooLarge);
+        told.Facts["stoneMm"].ShouldBe(10);
+        var without = RemedyText.Taken(parts, told.Remedies.Single(r => r.Code == RemedyCode.NoStone));
+        Planner.Plan(without, Mild).Findings.ShouldNotContain(f => f.Code == FindingCode.StoneTooLarge);
+        var bagged = skim with { Mix = ((BaggedMixDocument)Samples.Terrace().Mix) with { Bag = "general-25kg" } };
+        var thick = Planner.Plan(bagged, Mild).Findings.First(f => f.Code == FindingCode.ThicknessOutsideMix);
+        var other = RemedyText.Taken(bagged, thick.Remedies.Single(r => r.Code == RemedyCode.OtherBag));
+        Planner.Plan(other, Mild).Findings.ShouldNotContain(f => f.Code == FindingCode.ThicknessOutsideMix || f.Code == FindingCode.StoneTooLarge);
+    }
+
+    [Fact]
+    public void A_shed_that_holds_nothing_is_told_with_what_it_would_save_and_a_car_too_small_too()
+    {
+        var job = Samples.Terrace();
+        var line = Planner.Plan(job, Mild).Buy!.Lines.Single(l => l.Kind == GoodKind.Stake);
+        var empty = job with { Buy = job.Buy with { Shed = [new ShedDocument { Good = "stake", Amount = 0 }] } };
+        var told = Planner.Plan(empty, Mild).Findings.Single(f => f.Code == FindingCode.ShedHoldsNothing);
+        told.Where.ShouldBe("/buy/shed/0/amount");
+        var remedy = told.Remedies.Single();
+        remedy.Effect["savesMoney"].ShouldBe(line.Cost, 1e-9);
+        var full = Planner.Plan(RemedyText.Taken(empty, remedy), Mild).Buy!;
+        full.Lines.Single(l => l.Kind == GoodKind.Stake).Packs.ShouldBeEmpty();
+        full.Lines.Sum(l => l.Cost).ShouldBe(Planner.Plan(job, Mild).Buy!.Lines.Sum(l => l.Cost) - line.Cost, 1e-6);
+        Planner.Plan(job with { Mix = Split, Buy = job.Buy with { Payload = "300 kg" } }, Mild).Findings.ShouldContain(f => f.Code == FindingCode.TooHeavyForCar);
+    }
+
+    [Theory]
+    [InlineData("/buy/prices/0/price", "-1")]
+    [InlineData("/buy/prices/0/date", "\"yesterday\"")]
+    [InlineData("/buy/shed/0/amount", "-3")]
+    [InlineData("/buy/extras/0/count", "1e12")]
+    [InlineData("/buy/hourWorth", "-5")]
+    [InlineData("/buy/payload", "\"a lot\"")]
+    [InlineData("/mix/containers/sand/size", "\"0 L\"")]
+    [InlineData("/mix/additives/retarder", "9")]
+    [InlineData("/mix/cementAdded", "80")]
+    [InlineData("/mixing/mixers", "9")]
+    public void What_cannot_be_is_told_at_its_field(string path, string json)
+    {
+        var job = Samples.Terrace();
+        job = job with
+        {
+            Buy = job.Buy with
+            {
+                Prices = [new PriceDocument { Good = "stake", Price = 1, Date = "" }],
+                Shed = [new ShedDocument { Good = "stake", Amount = 1 }],
+                Extras = [new ExtraDocument { Name = "Level", Count = 1, Price = 20 }],
+            },
+        };
+        var bad = JobText.Read(JobText.Set(JobText.Node(job), path, System.Text.Json.Nodes.JsonNode.Parse(json)));
+        Planner.Plan(bad, Mild).Findings.ShouldContain(f => f.Where == path && f.Severity == Severity.Error);
+    }
+
+    [Fact]
+    public void A_container_weighed_full_is_the_same_as_one_filled_to_its_mark()
+    {
+        var job = Samples.Terrace() with { Mix = Split };
+        var weighed = job with { Mix = Split with { Containers = Split.Containers with { Sand = new ContainerDocument { Kind = ContainerKind.Bucket, Size = "19.2 kg" } } } }; // 12 L of dry sand
+        ReportText.Of(Planner.Plan(weighed, Mild) with { Readings = [] }).ShouldBe(ReportText.Of(Planner.Plan(job, Mild) with { Readings = [] }));
+    }
+
+    [Theory]
+    [InlineData("retarder", 2.0, FindingCode.TooMuchRetarder)]
+    [InlineData("pigment", 8.0, FindingCode.TooMuchPigment)]
+    [InlineData("airEntrainer", 1.0, FindingCode.AirNotForBags)]
+    [InlineData("chlorideAccelerator", 1.0, FindingCode.ChlorideRustsSteel)]
+    public void What_forbids_an_additive_is_told_at_its_field_and_its_way_out_mends_it(string additive, double amount, FindingCode code)
+    {
+        var job = JobText.Read(JobText.Set(
+            JobText.Node(Samples.Terrace().WithSlab(s => s with { Steel = new SteelDocument { School = Core.Steel.SteelSchool.Mesh } })), $"/mix/additives/{additive}", amount));
+        var told = Planner.Plan(job, Mild).Findings.Single(f => f.Code == code);
+        told.Where.ShouldBe($"/mix/additives/{additive}");
+        Planner.Plan(RemedyText.Taken(job, told.Remedies[0]), Mild).Findings.ShouldNotContain(f => f.Code == code);
+    }
+
+    [Fact]
+    public void A_rapid_mix_takes_only_its_makers_own_and_air_is_never_trowelled()
+    {
+        var rapid = Samples.Terrace();
+        rapid = rapid with { Mix = ((BaggedMixDocument)rapid.Mix) with { Bag = "rapid-60lb", Additives = new AdditivesDocument { Plasticiser = 1 } } };
+        Planner.Plan(rapid, Mild).Findings.ShouldContain(f => f.Code == FindingCode.RapidTakesItsOwn && f.Where == "/mix/additives/plasticiser");
+        var airy = Samples.Terrace().WithSlab(s => s with { Finish = Core.Finishing.Finish.Steel }) with { Mix = Split with { Additives = new AdditivesDocument { AirEntrainer = 1 } } };
+        var told = Planner.Plan(airy, Mild).Findings.Single(f => f.Code == FindingCode.AirNeverTrowelled);
+        Planner.Plan(RemedyText.Taken(airy, told.Remedies.Single()), Mild).Findings.ShouldNotContain(f => f.Code == FindingCode.AirNeverTrowelled);
+        var plain = Planner.Plan(airy with { Mix = Split }, Mild).Mix!;
+        Planner.Plan(airy, Mild).Mix!.F28Mpa.ShouldBeLessThan(plain.F28Mpa);
+    }
+
+    [Fact]
+    public void Retarder_doubles_the_clock_of_the_day()
+    {
+        var job = Samples.Terrace();
+        var later = Planner.Plan(job with { Mix = ((BaggedMixDocument)job.Mix) with { Additives = new AdditivesDocument { Retarder = 1 } } }, Samples.Steady(20)).Mix!;
+        var plain = Planner.Plan(job, Samples.Steady(20)).Mix!;
+        later.InitialSetH.ShouldBe(2 * plain.InitialSetH, 1e-9);
+        later.FinalSetH.ShouldBe(2 * plain.FinalSetH, 1e-9);
+    }
+
+    [Fact]
+    public void A_wanted_mix_temperature_names_the_water_that_brings_it_and_says_when_none_does()
+    {
+        var job = Samples.Terrace();
+        var cold = Samples.Steady(6);
+        var wanted = job with { Mixing = job.Mixing with { WantedMixC = 15 } };
+        var told = Planner.Plan(wanted, cold).Findings.Single(f => f.Code == FindingCode.MixOutOfReach);
+        var warm = Planner.Plan(RemedyText.Taken(wanted, told.Remedies.Single()), cold);
+        warm.Day!.MixC.ShouldBe(15, 0.3);
+        warm.Findings.ShouldNotContain(f => f.Code == FindingCode.MixOutOfReach);
+        var far = Planner.Plan(job with { Mixing = job.Mixing with { WantedMixC = 25 } }, Samples.Steady(1)).Findings.Single(f => f.Code == FindingCode.MixOutOfReach);
+        far.Remedies.ShouldBeEmpty();
+        far.Facts["waterC"].ShouldBeGreaterThan(60);
+        Planner.Plan(job with { Mixing = job.Mixing with { WaterC = 55 } }, cold).Findings.ShouldContain(f => f.Code == FindingCode.WaterScalds && f.Severity == Severity.Caution);
+    }
+
     private static MixDocument Taken(MixDocument said, WayReport way) => way.Bag is { } bag
         ? new BaggedMixDocument
         {

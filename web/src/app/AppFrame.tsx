@@ -29,7 +29,7 @@ export function AppFrame({ page, title, tools, rail, children }: AppFrameProps) 
   return (
     <div className={classes.frame} data-rail={rail !== undefined}>
       <title>{app.windowTitle(page)}</title>
-      <a href="#work" className={classes.skip}>
+      <a href="#work" className={classes.skip} data-off-paper>
         {app.skip}
       </a>
       <header className={classes.head}>
@@ -42,7 +42,7 @@ export function AppFrame({ page, title, tools, rail, children }: AppFrameProps) 
           <span>{app.name}</span>
         </Link>
         <h1 className={classes.title}>{title}</h1>
-        <div className={classes.tools}>
+        <div className={classes.tools} data-off-paper>
           {tools}
           <ActionIcon
             variant="subtle"
@@ -65,7 +65,7 @@ export function AppFrame({ page, title, tools, rail, children }: AppFrameProps) 
           </ActionIcon>
         </div>
       </header>
-      {rail !== undefined && <div className={classes.rail}>{rail}</div>}
+      {rail !== undefined && <div className={classes.rail} data-off-paper>{rail}</div>}
       <main id="work" className={classes.work} tabIndex={-1}>
         {children}
       </main>

@@ -51,7 +51,7 @@ export function StepLayout({ title, sentence, drawing, figures, notes, controls 
           </div>
         ))}
       </dl>
-      <div className={classes.controls}>
+      <div className={classes.controls} data-off-paper>
         {notes}
         {controls}
       </div>

@@ -18,6 +18,7 @@ export function Views<V extends string>({ label, of, value, onChoose, children }
       <SegmentedControl
         size="xs"
         className={classes.views}
+        data-off-paper
         aria-label={label}
         value={value}
         data={Object.entries<string>(of).map(([v, text]) => ({ value: v as V, label: text }))}

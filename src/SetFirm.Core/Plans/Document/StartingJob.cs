@@ -71,6 +71,21 @@ public static class StartingJob
         };
     }
 
+    /// <summary>A new job with what stays the same from one to the next: prices, bags of one's own, containers, mixer and hands.</summary>
+    /// <param name="start">The new job.</param>
+    /// <param name="last">The job before it; one of another system has nothing to give.</param>
+    public static JobDocument After(JobDocument start, JobDocument last)
+    {
+        ArgumentNullException.ThrowIfNull(start);
+        ArgumentNullException.ThrowIfNull(last);
+        return last.Units != start.Units || last.Build.Sold != start.Build.Sold ? start : start with
+        {
+            Mix = start.Mix with { Containers = last.Mix.Containers },
+            Mixing = last.Mixing with { WantedMixC = null, WaterC = start.Mixing.WaterC },
+            Buy = last.Buy with { Shed = [], Extras = [] },
+        };
+    }
+
     /// <summary>A builder's bucket, and a jug for the water.</summary>
     public static ContainersDocument Containers(UnitSystem units)
     {

@@ -37,6 +37,23 @@ public sealed class JobTests(Site site) : IClassFixture<Site>
     }
 
     [Fact]
+    public async Task A_new_job_begins_with_the_prices_bags_and_kit_of_the_last_of_its_system_and_an_empty_shed()
+    {
+        var (id, document) = await site.AddedAsync("Priced");
+        document["buy"]!["prices"] = new JsonArray(new JsonObject { ["good"] = "cement", ["price"] = 7.5, ["date"] = "2027-05-01" });
+        document["buy"]!["shed"] = new JsonArray(new JsonObject { ["good"] = "stake", ["amount"] = 10 });
+        document["mixing"]!["mixer"]!["size"] = "120 L";
+        (await site.Send(HttpMethod.Put, $"/api/jobs/{id}", document.ToJsonString(), "\"1\"")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        var next = await site.StartingJobAsync("Next");
+        next["buy"]!["prices"]![0]!["price"]!.GetValue<double>().ShouldBe(7.5);
+        next["buy"]!["shed"]!.AsArray().ShouldBeEmpty();
+        next["mixing"]!["mixer"]!["size"]!.GetValue<string>().ShouldBe("120 L");
+        next["name"]!.GetValue<string>().ShouldBe("Next");
+        var us = await Json(await site.Get("/api/jobs/start?name=Other&units=us&timeZone=UTC"));
+        us["buy"]!["prices"]!.AsArray().ShouldBeEmpty();
+    }
+
+    [Fact]
     public async Task A_stale_change_is_refused_with_the_version_that_stands_and_changes_nothing()
     {
         var (id, document) = await site.AddedAsync("Stale");

@@ -22,6 +22,14 @@ public readonly record struct Crew(int Hands, int Mixers = 1)
     /// <summary>What one person lifts and tips, batch after batch, kg.</summary>
     public const double LiftKg = 25;
 
+    /// <summary>Who does what: mixing first, then wheeling, then placing.</summary>
+    public IReadOnlyList<CrewTask> Tasks => (Hands - Running) switch
+    {
+        0 => [new(CrewRole.Everything, Hands)],
+        1 => [new(CrewRole.Mixes, Running), new(CrewRole.WheelsAndPlaces, 1)],
+        var rest => [new(CrewRole.Mixes, Running), new(CrewRole.Wheels, rest / 2), new(CrewRole.Places, rest - (rest / 2))],
+    };
+
     /// <summary>People for whom a volume is a day in comfort.</summary>
     public static int ComfortFor(Volume volume) => (int)Math.Ceiling((volume.CubicMetres / ComfortM3) - 1e-9);
 
@@ -47,3 +55,16 @@ public readonly record struct Crew(int Hands, int Mixers = 1)
         _ => 0.45,
     };
 }
+
+/// <summary>What a person does while it is poured.</summary>
+public enum CrewRole
+{
+    Everything,
+    Mixes,
+    Wheels,
+    WheelsAndPlaces,
+    Places,
+}
+
+/// <summary>A role and how many have it.</summary>
+public readonly record struct CrewTask(CrewRole Role, int People);

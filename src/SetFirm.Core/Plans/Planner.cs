@@ -112,7 +112,8 @@ public static class Planner
             schedule.JointAge.TotalMinutes,
             day?.JointLimit.TotalMinutes,
             LoadStep.HoldBackL,
-            Crew.ComfortFor(load.Batches.Total));
+            Crew.ComfortFor(load.Batches.Total),
+            load.Crew.Tasks);
     }
 }
 

@@ -77,5 +77,19 @@ public sealed class MeasuringTests
     public void Mixers_take_turns_and_each_goes_at_the_pace_of_its_hands(int hands, int mixers, double factor) =>
         new Crew(hands, mixers).CycleFactor.ShouldBe(factor, 1e-8);
 
+    [Theory]
+    [InlineData(1, 1, "Everything 1")]
+    [InlineData(2, 1, "Mixes 1, WheelsAndPlaces 1")]
+    [InlineData(3, 1, "Mixes 1, Wheels 1, Places 1")]
+    [InlineData(2, 2, "Everything 2")]
+    [InlineData(6, 2, "Mixes 2, Wheels 2, Places 2")]
+    [InlineData(1, 3, "Everything 1")]
+    public void Everyone_of_the_crew_has_a_task(int hands, int mixers, string tasks)
+    {
+        var crew = new Crew(hands, mixers);
+        string.Join(", ", crew.Tasks.Select(t => $"{t.Role} {t.People}")).ShouldBe(tasks);
+        crew.Tasks.Sum(t => t.People).ShouldBe(hands);
+    }
+
     private static Container Of(ContainerKind kind, double litres) => new(kind, Volume.FromLitres(litres));
 }

@@ -632,6 +632,17 @@ export interface components {
          * @enum {unknown}
          */
         CounterCasting: "inPlace" | "faceDown";
+        /**
+         * @description What a person does while it is poured.
+         * @enum {unknown}
+         */
+        CrewRole: "everything" | "mixes" | "wheels" | "wheelsAndPlaces" | "places";
+        /** @description A role and how many have it. */
+        CrewTask: {
+            role: components["schemas"]["CrewRole"];
+            /** Format: int32 */
+            people: number;
+        };
         /** @description How it is kept wet. */
         CureDocument: {
             method: components["schemas"]["CuringMethod"];
@@ -1809,6 +1820,8 @@ export interface components {
              * @description People for whom this is a day in comfort.
              */
             handsWanted: number;
+            /** @description Who does what. */
+            tasks: components["schemas"]["CrewTask"][];
         };
         /** @description A step of loading and how long it takes. */
         LoadingMove: {

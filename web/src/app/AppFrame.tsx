@@ -65,7 +65,11 @@ export function AppFrame({ page, title, tools, rail, children }: AppFrameProps) 
           </ActionIcon>
         </div>
       </header>
-      {rail !== undefined && <div className={classes.rail} data-off-paper>{rail}</div>}
+      {rail !== undefined && (
+        <div className={classes.rail} data-off-paper>
+          {rail}
+        </div>
+      )}
       <main id="work" className={classes.work} tabIndex={-1}>
         {children}
       </main>

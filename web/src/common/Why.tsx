@@ -57,7 +57,7 @@ export function Why({ code, of = '', about }: WhyProps) {
   return (
     <Popover width={320} position="bottom-end" withArrow shadow="md" trapFocus returnFocus>
       <Popover.Target>
-        <UnstyledButton className={classes.button} aria-label={why.button(about)}>
+        <UnstyledButton data-off-paper className={classes.button} aria-label={why.button(about)}>
           {why.short}
         </UnstyledButton>
       </Popover.Target>

@@ -25,13 +25,24 @@ const LOOKS = 3;
 const path = (ring: PlanPoint[], at: Fit) =>
   ring.length < 3 ? '' : `M${ring.map((p) => `${at.x(p.x).toFixed(1)} ${at.y(p.y).toFixed(1)}`).join('L')}Z`;
 
-/** Where the number of a part stands: the middle of its corners. */
+/** Whether a place lies inside a ring: a ray to the right crosses it an odd number of times. */
+const within = ({ x, y }: { x: number; y: number }, xs: number[], ys: number[]): boolean =>
+  xs.reduce((inside, x1, i) => {
+    const k = (i + 1) % xs.length;
+    const [y1, x2, y2] = [ys[i] ?? 0, xs[k] ?? 0, ys[k] ?? 0];
+    return y1 > y !== y2 > y && x < x1 + ((y - y1) / (y2 - y1)) * (x2 - x1) ? !inside : inside;
+  }, false);
+
+/** Where the number of a part stands: the middle of its box, or half-way along a band whose box has its middle outside. */
 function middle(ring: PlanPoint[], at: Fit) {
   const xs = ring.map((p) => at.x(p.x));
   const ys = ring.map((p) => at.y(p.y));
+  const box = { x: (Math.min(...xs) + Math.max(...xs)) / 2, y: (Math.min(...ys) + Math.max(...ys)) / 2 };
+  const i = Math.floor((ring.length - 1) / 4);
+  const j = ring.length - 1 - i;
+  const along = { x: ((xs[i] ?? 0) + (xs[j] ?? 0)) / 2, y: ((ys[i] ?? 0) + (ys[j] ?? 0)) / 2 };
   return {
-    x: (Math.min(...xs) + Math.max(...xs)) / 2,
-    y: (Math.min(...ys) + Math.max(...ys)) / 2,
+    ...(within(box, xs, ys) ? box : along),
     room: Math.min(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)),
   };
 }

@@ -16,6 +16,7 @@ namespace SetFirm.Core.Plans.Report;
 /// <param name="JointLimitMin">It must stay under this at the mix's temperature; null while the day is not known.</param>
 /// <param name="HoldBackL">Kept under plastic for patches, included.</param>
 /// <param name="HandsWanted">People for whom this is a day in comfort.</param>
+/// <param name="Tasks">Who does what.</param>
 public sealed record LoadReport(
     double CapacityL,
     IReadOnlyList<BatchReport> Batches,
@@ -27,7 +28,8 @@ public sealed record LoadReport(
     double JointAgeMin,
     double? JointLimitMin,
     double HoldBackL,
-    int HandsWanted);
+    int HandsWanted,
+    IReadOnlyList<CrewTask> Tasks);
 
 /// <summary>One batch.</summary>
 /// <param name="Number">From 1.</param>

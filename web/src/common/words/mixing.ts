@@ -130,6 +130,17 @@ export const mix = {
   moistureHint: 'Squeeze a handful from inside the heap.',
 };
 
+/** What so many of the crew do, one and several. */
+const crewRoles: Record<Enum<'CrewRole'>, [one: string, several: string]> = {
+  everything: ['does everything', 'mix, wheel and place, each from a mixer of their own'],
+  mixes: ['mixes', 'mix'],
+  wheels: ['wheels', 'wheel'],
+  wheelsAndPlaces: ['wheels and places', 'wheel and place'],
+  places: ['places', 'place'],
+};
+
+const spelled: Record<number, string> = { 1: 'One', 2: 'Two', 3: 'Three', 4: 'Four', 5: 'Five', 6: 'Six' };
+
 export const load = {
   sentence: (n: string, size: string, every: string, total: string) =>
     `${n} batches of ${size}, one every ${every}: all mixed and placed in ${total}.`,
@@ -164,5 +175,11 @@ export const load = {
   placedAt: (time: string) => `placed ${time}`,
   measureOut: 'Measure out before you start',
   measureOutHint: 'Colour and additives for every batch, before the first is mixed.',
-  weight: (mass: string) => `weigh ${mass}`,
+  tasks: (tasks: { role: Enum<'CrewRole'>; people: number }[]) =>
+    `${tasks
+      .map((t, i) => {
+        const many = spelled[t.people] ?? String(t.people);
+        return `${i === 0 ? many : many.toLowerCase()} ${crewRoles[t.role][t.people === 1 ? 0 : 1]}`;
+      })
+      .join(', ')}.`,
 };

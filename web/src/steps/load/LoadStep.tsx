@@ -191,6 +191,7 @@ export function LoadStep() {
               optional
             />
           </Group>
+          {load && <p className={classes.tasks}>{words.tasks(load.tasks)}</p>}
           {load && <MeasureOut load={load} />}
           <Notes under={['/mixing']} only={['note', 'caution']} />
         </>

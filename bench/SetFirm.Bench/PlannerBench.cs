@@ -8,10 +8,12 @@ using BenchmarkDotNet.Toolchains.InProcess.Emit;
 using NodaTime;
 using SetFirm.Core.Batching;
 using SetFirm.Core.Finishing;
+using SetFirm.Core.Mixes;
 using SetFirm.Core.Plans;
 using SetFirm.Core.Plans.Document;
 using SetFirm.Core.Plans.Report;
 using SetFirm.Core.Quantities;
+using SetFirm.Core.Setting;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Weather;
 using SetFirm.Web.Demo;
@@ -28,6 +30,10 @@ public class PlannerBench
     private readonly JobDocument tenPanels;
     private readonly JobDocument curve;
     private readonly JobDocument yard;
+    private readonly ZonePour zone = new(
+        new ConcreteMix(
+            MixFamily.Portland, Strength.FromMegapascals(25), 310, 170, 2060, 170.0 / 310, 0.02, Duration.FromHours(5), Duration.FromHours(7), AgeCoefficients.Of(MixFamily.Portland)),
+        Length.FromMillimetres(100), 20, Instant.FromUtc(2027, 5, 7, 6, 0));
     private readonly HourlyWeather weather;
 
     public PlannerBench()
@@ -53,6 +59,10 @@ public class PlannerBench
 
     [Benchmark]
     public Batched FiveHundredBatchesSplit() => Batches.Split(Volume.FromLitres(23_330), new BatchUnit(Volume.FromLitres(5.85), Volume.FromLitres(7.8), 2, 0.5, Mass.FromKilograms(13.7)), Volume.FromLitres(48.75));
+
+    /// <summary>One zone's day; goal: 20 microseconds.</summary>
+    [Benchmark]
+    public SlabHistory ZoneOfFourteenHours() => new HeatBalanceSlab().Follow(zone, weather, Duration.FromHours(14));
 
     private static SlabDocument Yard() => new()
     {

@@ -84,7 +84,7 @@ internal static class Samples
     {
         Exposure = Exposure.NoFreezing,
         Containers = StartingJob.Containers(UnitSystem.Metric),
-            Additives = new AdditivesDocument(),
+        Additives = new AdditivesDocument(),
         Cement = 1,
         Sand = 2,
         Stone = 3,

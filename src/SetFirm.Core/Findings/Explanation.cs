@@ -50,6 +50,7 @@ public enum WhyCode
     HandsWanted,
     JointAge,
     PassWindow,
+    Sheen,
     FirstSetOnSite,
     FinalSetOnSite,
     DoneBy,

@@ -254,6 +254,9 @@ public enum FindingCode
     /// <summary>Facts: peakKgM2H, limitKgM2H.</summary>
     DryingFast,
 
+    /// <summary>Facts: peakKgM2H, limitKgM2H. Drying outruns bleeding before first set.</summary>
+    DriesBeforeItBleeds,
+
     /// <summary>Facts: airC, limitC.</summary>
     ColdWeather,
 

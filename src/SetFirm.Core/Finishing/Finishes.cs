@@ -28,7 +28,17 @@ public enum Finish
 /// <param name="Pass">Which pass.</param>
 /// <param name="Opens">s; 0 is at placing.</param>
 /// <param name="Closes">s.</param>
-public sealed record PassRule(Pass Pass, double Opens, double Closes);
+public sealed record PassRule(Pass Pass, double Opens, double Closes)
+{
+    /// <summary>Until the sheen of bled water is gone nothing touches the surface.</summary>
+    public bool WaitsForSheen { get; init; }
+
+    /// <summary>Where water had to be dragged off it may close later, s; 0 keeps to <see cref="Closes"/>.</summary>
+    public double ClosesDragged { get; init; }
+
+    /// <summary>It shuts the surface: what still bleeds would be caught under it.</summary>
+    public bool ShutsSurface { get; init; }
+}
 
 /// <summary>The table of passes and the chains of finishes.</summary>
 /// <remarks>Source: site practice, in line with ACI 302.1R; the sign on the slab decides, the window says when to look.</remarks>
@@ -41,11 +51,11 @@ public static class Finishes
     [
         new(Pass.StrikeOff, 0, 0.40),
         new(Pass.BullFloat, 0, 0.40),
-        new(Pass.EdgeAndFloat, 0.12, 0.45),
-        new(Pass.SecondFloat, 0.40, 0.75),
+        new(Pass.EdgeAndFloat, 0.12, 0.45) { WaitsForSheen = true, ClosesDragged = 0.60 },
+        new(Pass.SecondFloat, 0.40, 0.75) { ShutsSurface = true },
         new(Pass.Broom, 0.55, 1.05),
-        new(Pass.FirstTrowel, 0.65, 1.00),
-        new(Pass.HardTrowel, 0.95, 1.40),
+        new(Pass.FirstTrowel, 0.65, 1.00) { ShutsSurface = true },
+        new(Pass.HardTrowel, 0.95, 1.40) { ShutsSurface = true },
     ];
 
     private static readonly ImmutableArray<PassRule> RapidRules =

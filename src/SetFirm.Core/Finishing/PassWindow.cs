@@ -20,6 +20,15 @@ public static class PassWindows
     /// <summary>Doubt in a set time that no log has corrected yet: it may be this share shorter or longer (tune).</summary>
     public const double SetDoubt = 0.15;
 
+    /// <summary>The sheen may stay half as long or twice as long.</summary>
+    public const double SheenDoubt = 2;
+
+    /// <summary>s at which standing water is dragged off.</summary>
+    public const double DraggedAt = 0.40;
+
+    /// <summary>A pass that shuts the surface waits until it bleeds no faster, kg/m2/h.</summary>
+    public const double MostBleedToShut = 0.05;
+
     /// <param name="rule">The pass.</param>
     /// <param name="oldest">History of the zone's first batch.</param>
     /// <param name="youngest">History of the zone's last batch.</param>
@@ -30,22 +39,35 @@ public static class PassWindows
     {
         ArgumentNullException.ThrowIfNull(rule);
         var initial = toInitialSet.TotalHours;
-        var best = Window(1);
-        var fast = Window(1 - SetDoubt);
-        var slow = Window(1 + SetDoubt);
+        var closing = rule.ClosesDragged > 0 && oldest.WaterDragged ? rule.ClosesDragged : rule.Closes;
+        var best = Window(1, 1);
+        var fast = Window(1 - SetDoubt, 1 / SheenDoubt);
+        var slow = Window(1 + SetDoubt, SheenDoubt);
         return best is { } b && fast is { } f && slow is { } s
             ? new PassWindow(rule.Pass, b.Opens, b.Closes, f.Opens, s.Opens, f.Closes, s.Closes)
             : null;
 
-        (Instant Opens, Instant Closes)? Window(double setFactor)
+        (Instant Opens, Instant Closes)? Window(double setFactor, double sheenFactor)
         {
             if (youngest.WhenEquivalentHours(rule.Opens * initial * setFactor) is not { } ready
-                || oldest.WhenEquivalentHours(rule.Closes * initial * setFactor) is not { } past)
+                || oldest.WhenEquivalentHours(closing * initial * setFactor) is not { } past)
             {
                 return null;
             }
 
             var opens = rule.Opens == 0 ? placed : Instant.Max(placed, ready);
+            if (rule.WaitsForSheen && youngest.SheenGone is { } gone)
+            {
+                // Water that still stands at the drag is dragged off: later than that nobody waits.
+                var dragged = youngest.WhenEquivalentHours(DraggedAt * initial * setFactor) ?? gone;
+                opens = Instant.Max(opens, Instant.Min(dragged, youngest.Placed + ((gone - youngest.Placed) * sheenFactor)));
+            }
+
+            if (rule.ShutsSurface && youngest.WhenBleedsLess(MostBleedToShut) is { } still)
+            {
+                opens = Instant.Max(opens, still);
+            }
+
             return (opens, Instant.Max(opens, past));
         }
     }

@@ -29,6 +29,10 @@ internal static class DayChecks
 
     private const double DarkWm2 = 1;
 
+    // Drying over bleeding, kg/m2/h; site practice.
+    private const double DeficitWarn = 0.3;
+    private const double DeficitAct = 0.6;
+
     /// <summary>Water hotter than this scalds, °C; and hotter than the last it is not mixed with.</summary>
     private const double ScaldC = 50;
 
@@ -134,6 +138,13 @@ internal static class DayChecks
         {
             var limit = day.PeakEvaporation > Evaporation.ActKgPerM2H ? Evaporation.ActKgPerM2H : Evaporation.CareKgPerM2H;
             gate.Add(Finding.Of(FindingCode.DryingFast, Severity.Warning, "/day/start", ("peakKgM2H", day.PeakEvaporation), ("limitKgM2H", limit)));
+        }
+
+        var deficit = day.Zones.Max(z => z.PeakDeficit);
+        if (deficit > DeficitWarn)
+        {
+            gate.Add(Finding.Of(
+                FindingCode.DriesBeforeItBleeds, Severity.Warning, "/day/start", ("peakKgM2H", deficit), ("limitKgM2H", deficit > DeficitAct ? DeficitAct : DeficitWarn)));
         }
 
         if (weather.End < (day.FinalSet ?? day.DoneBy))

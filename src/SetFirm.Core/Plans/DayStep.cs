@@ -1,4 +1,5 @@
 using NodaTime;
+using SetFirm.Core.Curing;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Finishing;
 using SetFirm.Core.Mixes;
@@ -19,6 +20,11 @@ internal static class DayStep
 {
     /// <summary>Passes and final set lie within this, or it is too cold to finish.</summary>
     private static readonly Duration FollowZones = Duration.FromHours(48);
+
+    private static readonly Duration FollowFirst = Duration.FromHours(20);
+
+    /// <summary>No pass closes later than this many times final set, at its slowest.</summary>
+    private const double LatestOverFinal = 1.7;
 
     /// <summary>The start of the pour as a moment; an hour that a clock change skips or repeats is read leniently (later, or first).</summary>
     public static (Instant Start, DateTimeZone Zone)? Start(JobDocument job, Gate gate)
@@ -41,13 +47,20 @@ internal static class DayStep
         var schedule = load.Schedule(start);
         var airC = weather.At(start).AirC;
         var mixC = MixTemperature(mix, airC, job.Mixing.WaterC, gate);
-        var histories = new ZoneHistories(mix, mixC, weather, model);
+        var cover = CoverOf(job.Cure.Method);
+        ZonePour Pour(PlannedElement element, BatchTime batch) => new(mix, element.Cast.Depth, mixC, batch.WaterAdded)
+        {
+            ToPlaced = batch.Placed - batch.WaterAdded,
+            OnGround = element.Said.Traits.OnGround,
+            Cover = cover,
+        };
+        var histories = new ZoneHistories(Pour, weather, model);
         var zones = ZonesOf(shape, mix, load, schedule, histories, gate);
         var jointLimit = DayChecks.Joint(mix, mixC, schedule, load, job, weather, gate);
         var last = shape.Elements[^1];
-        var youngest = new ZonePour(mix, last.Cast.Depth, mixC, schedule.Batches[^1].WaterAdded);
-        var first = histories.Of(shape.Elements[0].Cast.Depth, start);
-        var newest = histories.Of(youngest.Depth, youngest.WaterAdded);
+        var youngest = Pour(last, schedule.Batches[^1]);
+        var first = histories.Of(shape.Elements[0], schedule.Batches[0]);
+        var newest = histories.Of(last, schedule.Batches[^1]);
         var initialSet = first.WhenEquivalentHours(mix.ToInitialSet.TotalHours);
         var finalSet = newest.WhenEquivalentHours(mix.ToFinalSet.TotalHours);
         var passes = Together(zones);
@@ -69,6 +82,7 @@ internal static class DayStep
             passes,
             hours);
         ExplainSet(report, mix, schedule, gate);
+        ExplainSheen(newest, mix, last.Cast.Depth, gate);
         DayChecks.Weather(report, mix, weather, job, gate);
         DayChecks.Water(mix, airC, mixC, job, hours.Min(h => h.AirC), gate);
         DayChecks.Hands(report, mix, job, weather, gate);
@@ -91,6 +105,13 @@ internal static class DayStep
         return mixC;
     }
 
+    private static SlabCover CoverOf(CuringMethod method) => method switch
+    {
+        CuringMethod.Plastic or CuringMethod.BurlapUnderPlastic => SlabCover.Shut,
+        CuringMethod.Bare or CuringMethod.Burlap => SlabCover.KeptWet,
+        _ => throw new System.Diagnostics.UnreachableException(),
+    };
+
     private static List<ZoneReport> ZonesOf(
         PlannedShape shape, ConcreteMix mix, PlannedLoad load, PourSchedule schedule, ZoneHistories histories, Gate gate)
     {
@@ -99,8 +120,7 @@ internal static class DayStep
         {
             var element = shape.Elements[zone.Element];
             var (first, last) = (schedule.Batches[zone.FirstBatch], schedule.Batches[zone.LastBatch]);
-            var oldest = histories.Of(element.Cast.Depth, first.WaterAdded);
-            var youngest = histories.Of(element.Cast.Depth, last.WaterAdded);
+            var (oldest, youngest) = (histories.Of(element, first), histories.Of(element, last));
             var number = zones.Count + 1;
             var passes = new List<PassReport>();
             foreach (var rule in Finishes.Chain(element.Said.Finish, mix.Family == MixFamily.Rapid))
@@ -115,7 +135,7 @@ internal static class DayStep
                 }
             }
 
-            zones.Add(new ZoneReport(number, element.Index, first.Number, last.Number, last.Placed, passes));
+            zones.Add(new ZoneReport(number, element.Index, first.Number, last.Number, last.Placed, youngest.SheenGone, youngest.PeakDeficitKgM2H, passes));
         }
 
         return zones;
@@ -131,6 +151,11 @@ internal static class DayStep
                 ("concreteC", youngest.TemperatureAt(window.Opens)), ("doubtPct", PassWindows.SetDoubt * 100)).And(Source.AstmC1074));
         }
     }
+
+    private static void ExplainSheen(SlabHistory newest, ConcreteMix mix, Length depth, Gate gate) => gate.Add(Explanation.For(
+        WhyCode.Sheen, "", newest.SheenGone is { } gone ? (gone - newest.WaterAdded).TotalHours : 0, Source.SitePractice,
+        ("bleedsKgM2", Bleeding.Of(mix, depth.Metres).Whole), ("waterKg", mix.WaterKgPerM3), ("depthMm", depth.Millimetres), ("waterCement", mix.WaterCement ?? 0),
+        ("sheenKgM2", Bleeding.SheenKgM2), ("deficitKgM2H", newest.PeakDeficitKgM2H)).And(Source.Uno1998));
 
     private static void ExplainSet(DayReport day, ConcreteMix mix, PourSchedule schedule, Gate gate)
     {
@@ -172,17 +197,25 @@ internal static class DayStep
         return hours;
     }
 
-    /// <summary>Zones of one depth and age have one history; it is followed once.</summary>
-    private sealed class ZoneHistories(ConcreteMix mix, double mixC, HourlyWeather weather, ISlabModel model)
+    /// <summary>Zones of one depth, ground and age have one history; it is followed once.</summary>
+    private sealed class ZoneHistories(Func<PlannedElement, BatchTime, ZonePour> pour, HourlyWeather weather, ISlabModel model)
     {
-        private readonly Dictionary<(Length Depth, Instant WaterAdded), SlabHistory> known = [];
+        private readonly Dictionary<(Length Depth, bool OnGround, Instant WaterAdded), SlabHistory> known = [];
 
-        public SlabHistory Of(Length depth, Instant waterAdded)
+        public SlabHistory Of(PlannedElement element, BatchTime batch)
         {
-            if (!known.TryGetValue((depth, waterAdded), out var history))
+            var key = (element.Cast.Depth, element.Said.Traits.OnGround, batch.WaterAdded);
+            if (!known.TryGetValue(key, out var history))
             {
-                history = model.Follow(new ZonePour(mix, depth, mixC, waterAdded), weather, FollowZones);
-                known.Add((depth, waterAdded), history);
+                // A day is enough, unless it is cold.
+                var zone = pour(element, batch);
+                history = model.Follow(zone, weather, FollowFirst);
+                if (history.WhenEquivalentHours(zone.Mix.ToFinalSet.TotalHours * LatestOverFinal) is null)
+                {
+                    history = model.Follow(zone, weather, FollowZones);
+                }
+
+                known.Add(key, history);
             }
 
             return history;

@@ -15,7 +15,7 @@ namespace SetFirm.Core.Plans;
 /// <remarks>Pure and total: the same call gives the same report, and anything wrong with the job is a finding, never an exception, NaN or infinity.</remarks>
 public static class Planner
 {
-    private static readonly AirFollowingSlab SlabModel = new();
+    private static readonly HeatBalanceSlab SlabModel = new();
 
     /// <param name="job">What was said.</param>
     /// <param name="weather">Hours at the site; outside them their mean day stands in.</param>

@@ -36,6 +36,8 @@ public sealed class Outline
     /// <summary>With more stretches than this an outline is a drawn curve, and advice on it goes by <see cref="Plain"/>.</summary>
     public const int MostDetailed = 600;
 
+    private const double SamePlaceM = 1e-6;
+
     private static readonly ImmutableArray<double> Tolerances = [0.002, 0.01, 0.05, 0.2, 1];
 
     public ImmutableArray<PlanPoint> Corners { get; }
@@ -109,6 +111,15 @@ public sealed class Outline
     public static OutlineCheck TryCreate(ImmutableArray<PlanPoint> corners, ImmutableArray<Opening> openings, ImmutableArray<double> rises = default)
     {
         var bows = rises.IsDefault ? [.. new double[corners.Length]] : rises;
+        for (var i = 0; i < corners.Length; i++)
+        {
+            // An edge that bows out and ends where it begins is a loop of its own.
+            if (bows[i] != 0 && corners[i].DistanceTo(corners[(i + 1) % corners.Length]) < SamePlaceM)
+            {
+                return new OutlineCheck.Crosses(corners[i]);
+            }
+        }
+
         var signed = SignedArea(corners);
         var flat = FlatRing.Of(corners, bows, signed > 0);
         var ring = Ring(flat.Points);

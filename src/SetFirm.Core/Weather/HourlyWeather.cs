@@ -17,7 +17,11 @@ public sealed class HourlyWeather
         Start = start;
         this.hours = hours;
         meanDay = MeanDay(hours);
+        MeanAirC = hours.Average(h => h.AirC);
     }
+
+    /// <summary>Of all hours given, °C.</summary>
+    public double MeanAirC { get; }
 
     /// <summary>The moment of the first hour.</summary>
     public Instant Start { get; }

@@ -7,7 +7,7 @@ namespace SetFirm.Core.Tests.Finishing;
 
 public sealed class FinishingTests
 {
-    private static readonly AirFollowingSlab Model = new();
+    private static readonly HeatBalanceSlab Model = new();
     private static readonly Duration Span = Duration.FromHours(72);
 
     [Fact]
@@ -62,8 +62,8 @@ public sealed class FinishingTests
         var oldest = Model.Follow(Samples.Zone(), weather, Span);
         var youngest = Model.Follow(Samples.Zone() with { WaterAdded = Samples.Morning + Duration.FromHours(1) }, weather, Span);
         var window = PassWindows.Of(new PassRule(Pass.Broom, 0.55, 1.05), oldest, youngest, Samples.Morning, Duration.FromHours(5)).ShouldNotBeNull();
-        (window.Opens - Samples.Morning).TotalHours.ShouldBe(3.75, 0.01);
-        (window.Closes - Samples.Morning).TotalHours.ShouldBe(5.25, 0.01);
+        window.Opens.ShouldBe(youngest.WhenEquivalentHours(0.55 * 5)!.Value);
+        window.Closes.ShouldBe(oldest.WhenEquivalentHours(1.05 * 5)!.Value);
     }
 
     [Fact]

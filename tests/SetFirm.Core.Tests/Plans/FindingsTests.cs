@@ -5,8 +5,8 @@ using SetFirm.Core.Findings;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Plans;
 using SetFirm.Core.Plans.Document;
-using SetFirm.Core.Quantities;
 using SetFirm.Core.Plans.Report;
+using SetFirm.Core.Quantities;
 using SetFirm.Core.Weather;
 
 namespace SetFirm.Core.Tests.Plans;

@@ -25,7 +25,9 @@ public sealed class StepOracleTests
                 var f28 = report.Mix!.F28Mpa;
                 var youngest = report.Load!.Batches[^1].WaterAdded!.Value;
                 var wetMinutes = (report.Cure!.WetUntil - youngest).TotalMinutes;
-                var reached = Walked(weather, youngest, report.Day!.MixC, mix, f28, wetMinutes);
+                var last = report.Load.Batches[^1];
+                var concrete = mix.MixedWith(mix.MiddleWater, Core.Quantities.Strength.FromMegapascals(f28));
+                var reached = Walked(weather, youngest, report.Day!.MixC, concrete, mix, f28, wetMinutes, last.Placed!.Value - youngest);
                 foreach (var milestone in report.Cure.Milestones.Where(m => m.Milestone is Milestone.Walk or Milestone.Furniture or Milestone.Grind))
                 {
                     var slow = reached(milestone.NeedsMpa);
@@ -97,18 +99,11 @@ public sealed class StepOracleTests
     }
 
     // Age by steps of a minute from the heat balance, strength by the published curve, all written out again.
-    private static Func<double, double?> Walked(HourlyWeather weather, Instant from, double mixC, BagMix bag, double f28, double wetMinutes)
+    private static Func<double, double?> Walked(HourlyWeather weather, Instant from, double mixC, ConcreteMix mix, BagMix bag, double f28, double wetMinutes, Duration toPlaced)
     {
-        var (t, age, wetAge) = (mixC, 0.0, double.MaxValue);
-        var course = new List<double>();
-        for (var minute = 0; minute < 14 * 24 * 60; minute++)
-        {
-            var air = weather.At(from + Duration.FromMinutes(minute));
-            t += (11 + (2 * air.WindKmh * 0.6 / 3.6)) * (air.AirC - t) * 60 / (2.4e6 * 0.1);
-            age += Math.Exp(-5000 * ((1 / (t + 273.15)) - (1 / 293.15))) / 60;
-            wetAge = minute <= wetMinutes ? age : wetAge;
-            course.Add(age);
-        }
+        var pour = new ZonePour(mix, Core.Quantities.Length.FromMillimetres(100), mixC, from) { ToPlaced = toPlaced, Cover = SlabCover.Shut };
+        var course = SlabByHand.Walk(pour, weather, 60, 14 * 24).Select(f => f.EquivalentHours).ToList();
+        var wetAge = course[Math.Min(course.Count - 1, (int)wetMinutes)];
 
         double Curve(double hours) => f28 * Math.Exp(0.25 * (1 - Math.Sqrt(28 / (hours / 24))));
         var finalSet = bag.ToFinalSet.TotalHours;

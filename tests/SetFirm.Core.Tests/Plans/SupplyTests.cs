@@ -87,8 +87,18 @@ public sealed class SupplyTests
         var job = Samples.Terrace();
         var own = new OwnBagDocument
         {
-            Id = "own-1", Name = "Garden mix", Mass = "20 kg", Yield = "9.5 L", LeastWater = "1.6 L", MostWater = "2.2 L", F28Mpa = 32, InitialSetH = 4, FinalSetH = 6, LeastThicknessMm = 40,
-            StoneMm = 8, Family = MixFamily.Portland,
+            Id = "own-1",
+            Name = "Garden mix",
+            Mass = "20 kg",
+            Yield = "9.5 L",
+            LeastWater = "1.6 L",
+            MostWater = "2.2 L",
+            F28Mpa = 32,
+            InitialSetH = 4,
+            FinalSetH = 6,
+            LeastThicknessMm = 40,
+            StoneMm = 8,
+            Family = MixFamily.Portland,
         };
         job = job with { Buy = job.Buy with { Bags = [own], Prices = [new PriceDocument { Good = "bag/own-1", Price = 2, Date = "2026-11-25" }] } };
         Planner.Plan(job, Mild).Mix!.Ways.Single(w => w.Bag == "own-1").F28Mpa.ShouldBe(32);
@@ -351,7 +361,12 @@ public sealed class SupplyTests
     private static MixDocument Taken(MixDocument said, WayReport way) => way.Bag is { } bag
         ? new BaggedMixDocument
         {
-            Exposure = said.Exposure, Containers = said.Containers, Additives = said.Additives, Bag = bag, WaterPerBag = way.WaterPerBag!, CementAdded = way.CementAddedPct,
+            Exposure = said.Exposure,
+            Containers = said.Containers,
+            Additives = said.Additives,
+            Bag = bag,
+            WaterPerBag = way.WaterPerBag!,
+            CementAdded = way.CementAddedPct,
         }
         : new PartsMixDocument
         {

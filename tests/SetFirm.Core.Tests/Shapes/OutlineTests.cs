@@ -8,6 +8,10 @@ namespace SetFirm.Core.Tests.Shapes;
 public sealed class OutlineTests
 {
     [Fact]
+    public void An_edge_that_bows_out_and_ends_where_it_begins_crosses_itself() => Outline.TryCreate(
+        [new(0, 0), new(3, 0), new(3, 2), new(3, 2), new(0, 2)], [], [0, 0, 0.3, 0, 0]).ShouldBeOfType<OutlineCheck.Crosses>().At.ShouldBe(new PlanPoint(3, 2));
+
+    [Fact]
     public void A_crossing_is_named_with_its_place() => Outline.TryCreate([new(0, 0), new(2, 2), new(2, 0), new(0, 2)], [])
         .ShouldBe(new OutlineCheck.Crosses(new PlanPoint(1, 1)));
 

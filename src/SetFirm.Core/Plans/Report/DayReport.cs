@@ -37,8 +37,11 @@ public sealed record DayReport(
 /// <param name="FirstBatch">Number of its oldest batch.</param>
 /// <param name="LastBatch">Number of its youngest.</param>
 /// <param name="Placed">All of it lies in the form.</param>
+/// <param name="SheenGone">The sheen of bled water is gone; null where none shows.</param>
+/// <param name="PeakDeficit">The most by which drying outruns bleeding before first set, kg/m2/h.</param>
 /// <param name="Passes">Windows of this zone.</param>
-public sealed record ZoneReport(int Number, int Element, int FirstBatch, int LastBatch, Instant Placed, IReadOnlyList<PassReport> Passes);
+public sealed record ZoneReport(
+    int Number, int Element, int FirstBatch, int LastBatch, Instant Placed, Instant? SheenGone, double PeakDeficit, IReadOnlyList<PassReport> Passes);
 
 /// <summary>When a pass opens and closes, with the band that doubt in the set gives.</summary>
 public sealed record PassReport(

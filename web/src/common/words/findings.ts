@@ -205,6 +205,8 @@ export const findings: Record<Enum<'FindingCode'>, FindingWords> = {
     `Rain before it sets: ${number(n(f, 'chancePct'))} % chance. ${n(f, 'limitPct') > 20 ? 'Not without a cover on hand.' : 'Have a cover on hand.'}`,
   dryingFast: (f, _t, fmt) =>
     `The surface may lose ${fmt.evaporation(n(f, 'peakKgM2H'))} an hour; from ${fmt.evaporation(n(f, 'limitKgM2H'))} it wants shade, a windbreak or fog, or an evening start.`,
+  driesBeforeItBleeds: (f, _t, fmt) =>
+    `It dries faster than it bleeds, by up to ${fmt.evaporation(n(f, 'peakKgM2H'))} an hour; from ${fmt.evaporation(n(f, 'limitKgM2H'))} the face cracks before it sets. Shade it, break the wind, mist it or cover it between passes; a dull face is then dry, not ready.`,
   coldWeather: (f, _t, fmt) =>
     `Down to ${fmt.celsius(n(f, 'airC'))} while it is young; below ${fmt.celsius(n(f, 'limitC'))} it wants covering and warm water.`,
   mixTooCold: (f, _t, fmt) =>

@@ -290,6 +290,8 @@ export const day = {
       : `${String(n)} bars: the parts poured first, next and last are each ready in their turn.`,
   sign: 'Go and look when the window opens. The slab decides, not the clock.',
   band: 'Pale ends: it may come sooner or later by this much.',
+  sheenGone: 'Sheen gone',
+  noSheen: 'none shows',
   mixC: 'Mix',
   initialSet: 'First set',
   finalSet: 'Final set',

@@ -389,6 +389,20 @@ export const whys: Record<Explanation['code'], WhyWords> = {
       progress: 'limit, share of first set',
     },
   },
+  sheen: {
+    title: 'Sheen gone, hours from the water',
+    formula:
+      'what bleeds, 0.015 × water × depth × (water/cement ÷ 0.5)^1.5, less what dries, until the film is thinner than shows',
+    result: (v) => (v === 0 ? 'none shows' : `${number(v, 1)} h`),
+    inputs: {
+      bleedsKgM2: 'bleeds in all',
+      waterKg: 'water in 1 m³',
+      depthMm: 'depth',
+      waterCement: 'water/cement',
+      sheenKgM2: 'a film that shows',
+      deficitKgM2H: 'drying over bleeding, at most',
+    },
+  },
   passWindow: {
     title: 'When the pass opens',
     formula:

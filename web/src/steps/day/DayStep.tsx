@@ -31,10 +31,21 @@ function sentenceOf(day: DayReport | null, format: Formats): string {
   );
 }
 
+/** When the last zone's sheen is gone; where none shows it dries as fast as it bleeds. */
+const sheenOf = (day: DayReport, format: Formats): string => {
+  const gone = day.zones.at(-1)?.sheenGone ?? null;
+  return gone === null ? words.noSheen : format.time(gone);
+};
+
 const figuresOf = (day: DayReport, format: Formats): Figure[] => [
   { label: words.rainChance, value: format.percent(day.rainChance), lead: true, why: { code: 'rainChance' } },
   { label: words.peak, value: format.evaporation(day.peakEvaporation), why: { code: 'evaporation' } },
   { label: words.mixC, value: format.celsius(day.mixC), why: { code: 'mixTemperature' } },
+  {
+    label: words.sheenGone,
+    value: sheenOf(day, format),
+    why: { code: 'sheen' },
+  },
   ...(day.initialSet === null
     ? []
     : [

@@ -11,6 +11,18 @@ public sealed class PlanTests(Site site) : IClassFixture<Site>
     private readonly CancellationToken token = TestContext.Current.CancellationToken;
 
     [Fact]
+    public async Task Hours_to_start_in_are_ranked_from_now_on_and_a_bad_body_is_refused_as_for_a_plan()
+    {
+        var job = await site.StartingJobAsync("When");
+        var answer = await site.Send(HttpMethod.Post, "/api/starts", new JsonObject { ["document"] = job }.ToJsonString());
+        answer.StatusCode.ShouldBe(HttpStatusCode.OK);
+        var starts = JsonNode.Parse(await answer.Content.ReadAsStringAsync(TestContext.Current.CancellationToken))!;
+        starts["hours"]!.AsArray().Count.ShouldBeGreaterThan(60);
+        starts["hours"]!.AsArray().ShouldAllBe(h => string.CompareOrdinal(h!["at"]!.GetValue<string>(), "2027-05-04") >= 0);
+        await (await site.Send(HttpMethod.Post, "/api/starts", "{}")).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity);
+    }
+
+    [Fact]
     public async Task A_document_comes_back_as_a_report_with_the_services_own_weather()
     {
         var report = await Planned(new JsonObject { ["document"] = await site.StartingJobAsync() });

@@ -27,11 +27,12 @@ internal static class DayChecks
     private const double LeastMixColdC = 13;
     private const double MostMixC = 35;
 
-    private const double DarkWm2 = 1;
+    /// <summary>Under this much sun it is dark.</summary>
+    public const double DarkWm2 = 1;
 
     // Drying over bleeding, kg/m2/h; site practice.
     private const double DeficitWarn = 0.3;
-    private const double DeficitAct = 0.6;
+    public const double DeficitAct = 0.6;
 
     /// <summary>Water hotter than this scalds, °C; and hotter than the last it is not mixed with.</summary>
     private const double ScaldC = 50;

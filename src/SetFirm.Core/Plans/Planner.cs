@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using NodaTime;
 using SetFirm.Core.Batching;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Methods;
@@ -73,6 +74,22 @@ public static class Planner
     private static int Units(Recipe recipe, PlannedLoad? load, PlannedShape shape) => load is not null && shape.PourL >= shape.Report.OrderL - 1e-9
         ? load.Batches.Units.Sum()
         : (int)Math.Min(int.MaxValue, Math.Ceiling((shape.Report.OrderL + LoadStep.HoldBackL) / recipe.Unit.Yield.Litres));
+
+    /// <summary>Every hour of the weather given in which the job might begin, judged; empty where the job cannot be planned.</summary>
+    /// <param name="job">What was said; its own day does not matter.</param>
+    /// <param name="weather">Hours at the site.</param>
+    public static StartsReport Starts(JobDocument job, HourlyWeather weather)
+    {
+        ArgumentNullException.ThrowIfNull(job);
+        ArgumentNullException.ThrowIfNull(weather);
+        var gate = new Gate(job.Units);
+        var shape = ShapeStep.Plan(job.Elements, gate);
+        var recipe = MixStep.Plan(job.Mix, OwnBags.Of(job.Buy, gate), gate);
+        var load = LoadStep.Plan(LoadStep.Place(job.Mixing, gate), recipe, shape?.PourL, gate);
+        return shape is not null && recipe is not null && load is not null && DateTimeZoneProviders.Tzdb.GetZoneOrNull(job.TimeZone) is { } zone
+            ? Plans.Starts.Rank((at, own) => DayStep.Plan(job, shape, recipe, load, at, weather, SlabModel, own), weather, zone)
+            : new StartsReport([], []);
+    }
 
     private static WaysContext Weighed(JobDocument job, PlannedShape shape, ImmutableArray<BagMix> own, BuyTerms? terms, MixingPlace? place)
     {

@@ -33,11 +33,20 @@ public sealed record WeatherDto
 
 internal static class PlanEndpoints
 {
-    public static void MapPlans(this IEndpointRouteBuilder api) => api.MapPost("/plan", PlanAsync)
-        .WithName("Plan").Accepts<PlanRequest>("application/json").Produces<PlanReport>()
+    public static void MapPlans(this IEndpointRouteBuilder api)
+    {
+        Map(api, "/plan", "Plan", (weather, job) => weather.For(job), Planner.Plan);
+        Map(api, "/starts", "RankStarts", (weather, _) => weather.Ahead(), Planner.Starts);
+    }
+
+    private static void Map<TReport>(
+        IEndpointRouteBuilder api, string path, string name, Func<JobWeather, JobDocument, HourlyWeather> usual, Func<JobDocument, HourlyWeather, TReport> answer) => api
+        .MapPost(path, (HttpRequest request, JobWeather weather, IOptions<JsonOptions> json, CancellationToken cancellation) => AnswerAsync(request, job => usual(weather, job), json, answer, cancellation))
+        .WithName(name).Accepts<PlanRequest>("application/json").Produces<TReport>()
         .ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
 
-    private static async Task<IResult> PlanAsync(HttpRequest request, JobWeather weather, IOptions<JsonOptions> json, CancellationToken cancellation)
+    private static async Task<IResult> AnswerAsync<TReport>(
+        HttpRequest request, Func<JobDocument, HourlyWeather> usual, IOptions<JsonOptions> json, Func<JobDocument, HourlyWeather, TReport> answer, CancellationToken cancellation)
     {
         var body = await Bodies.ReadAsync(request, cancellation);
         if (body.Problem is { } unreadable)
@@ -58,15 +67,15 @@ internal static class PlanEndpoints
 
         if (!body.Json.TryGetProperty("weather", out var given) || given.ValueKind == JsonValueKind.Null)
         {
-            return Answer(Planner.Plan(job, weather.For(job)), json.Value.SerializerOptions);
+            return Answer(answer(job, usual(job)), json.Value.SerializerOptions);
         }
 
         var (hours, problem) = Read(given, json.Value.SerializerOptions);
-        return hours is null ? problem! : Answer(Planner.Plan(job, hours), json.Value.SerializerOptions);
+        return hours is null ? problem! : Answer(answer(job, hours), json.Value.SerializerOptions);
     }
 
     // Written whole, so that it leaves in one send: this is answered with every key pressed.
-    private static FileContentHttpResult Answer(PlanReport report, JsonSerializerOptions options) =>
+    private static FileContentHttpResult Answer<TReport>(TReport report, JsonSerializerOptions options) =>
         TypedResults.Bytes(JsonSerializer.SerializeToUtf8Bytes(report, options), "application/json; charset=utf-8");
 
     private static (HourlyWeather? Weather, IResult? Problem) Read(JsonElement given, JsonSerializerOptions options)

@@ -35,6 +35,14 @@ internal sealed class JobWeather(IHourlyForecast forecast, IClock clock)
         return recent.GetOrAdd((from, days), run => forecast.Hours(run.From, run.Days * 24));
     }
 
+    /// <summary>What is still ahead of the forecast, from the hour that is running.</summary>
+    public HourlyWeather Ahead()
+    {
+        var now = clock.GetCurrentInstant();
+        var hour = Instant.FromUnixTimeSeconds(now.ToUnixTimeSeconds() / 3600 * 3600);
+        return forecast.Hours(hour, (ForecastDays * 24) - (int)(hour - Midnight(now.InUtc().Date)).TotalHours);
+    }
+
     public HourlyWeather Forecast() => forecast.Hours(Midnight(clock.GetCurrentInstant().InUtc().Date), ForecastDays * 24);
 
     private static Instant Midnight(LocalDate date) => date.AtMidnight().InUtc().ToInstant();

@@ -36,6 +36,7 @@ export type Way = Schemas['WayReport'];
 export type BuyReport = Schemas['BuyReport'];
 export type BuyLine = Schemas['BuyLineReport'];
 export type BuyDocument = Schemas['BuyDocument'];
+export type StartHour = Schemas['StartHour'];
 export type DayReport = Schemas['DayReport'];
 export type PassReport = Schemas['PassReport'];
 export type CureReport = Schemas['CureReport'];

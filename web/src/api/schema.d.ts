@@ -52,6 +52,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/starts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["RankStarts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bags": {
         parameters: {
             query?: never;
@@ -2734,6 +2750,40 @@ export interface components {
             /** @description True where the price is the user's own. */
             noted: boolean;
         };
+        /**
+         * @description Why an hour will not do.
+         * @enum {unknown}
+         */
+        StartFault: "rain" | "drying" | "cold" | "hot" | "dark" | "joint" | "hands";
+        StartHour: {
+            /** @description Local date. */
+            date: string;
+            /**
+             * Format: int32
+             * @description Local hour, 0-23.
+             */
+            hour: number;
+            /** @description First water. */
+            at: components["schemas"]["Instant"];
+            /**
+             * Format: double
+             * @description That it stays dry until it has set, 0-1; 0 where anything else is in the way.
+             */
+            chance: number;
+            /** @description The last pass closes. */
+            doneBy: components["schemas"]["Instant"];
+            /** @description It will do, but dries so fast that care is wanted. */
+            care: boolean;
+            /** @description Why it will not do; none where it does. */
+            faults: components["schemas"]["StartFault"][];
+        };
+        /** @description Every hour of the coming days in which one might begin. */
+        StartsReport: {
+            /** @description By day and hour. */
+            hours: components["schemas"]["StartHour"][];
+            /** @description The best few, the best first; none where none will do. */
+            best: components["schemas"]["StartHour"][];
+        };
         /** @description What is put in against cracks. */
         SteelDocument: {
             school?: null | components["schemas"]["SteelSchool"];
@@ -3238,6 +3288,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanReport"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    RankStarts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StartsReport"];
                 };
             };
             /** @description Bad Request */

@@ -24,6 +24,9 @@ export function number(value: number, decimals = 0): string {
   return format.format(value).replaceAll(',', '\u202f');
 }
 
+/** 7 as 07: hours of a clock. */
+export const twoDigits = (value: number): string => String(value).padStart(2, '0');
+
 /** A number with just this many decimals. */
 export function fixed(value: number, decimals: number): string {
   return value.toFixed(decimals);

@@ -277,6 +277,17 @@ export const day = {
     `${date}: first water at ${start}, the last batch lies at ${ends}, and you wash the tools after ${doneBy}.`,
   last: (pass: string, opens: string, closes: string) => ` ${pass} between ${opens} and ${closes}.`,
   blocked: 'The day cannot be told yet. What is missing is said at its field, here or in an earlier step.',
+  views: { hours: 'The day', starts: 'When to start' },
+  startsTable: 'Hours in which to start, by day',
+  startCell: (day: string, hour: string, what: string) => `${day}, ${hour}: ${what}`,
+  startsLegend:
+    'A number is the chance, in a hundred, that it stays dry until it has set; the best are underlined.',
+  careMark: '•',
+  startCare: 'dries fast, take care',
+  startsNone: 'The job cannot be planned yet, so no hour can be judged.',
+  bestStart: (day: string, hour: string, chance: string) =>
+    `${day} at ${hour}: ${chance} dry until it has set`,
+  bestTitle: 'Best hours to start',
   timeline: 'The day, hour by hour',
   evaporationTitle: 'Drying in an hour, and the chance of rain from above',
   air: 'Air',
@@ -303,6 +314,27 @@ export const day = {
   opens: 'opens',
   closes: 'closes',
   pass: 'Pass',
+};
+
+/** What is in the way of an hour, and its mark. */
+export const startFaults: Record<Enum<'StartFault'>, string> = {
+  rain: 'rain before it sets',
+  drying: 'dries too fast',
+  cold: 'too cold',
+  hot: 'mix too hot',
+  dark: 'a pass in the dark',
+  joint: 'cold joints',
+  hands: 'hands still mixing',
+};
+
+export const startFaultMarks: Record<Enum<'StartFault'>, string> = {
+  rain: 'R',
+  drying: 'D',
+  cold: 'C',
+  hot: 'H',
+  dark: 'N',
+  joint: 'J',
+  hands: 'B',
 };
 
 export const cure = {

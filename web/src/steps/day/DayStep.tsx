@@ -1,5 +1,9 @@
-import { Group, TextInput, UnstyledButton } from '@mantine/core';
-import { api, type DayReport, type WeatherDay } from '../../api/client';
+import { Group, Loader, TextInput, UnstyledButton } from '@mantine/core';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, http, type DayReport, type WeatherDay } from '../../api/client';
+import { StartGrid } from '../../drawing/StartGrid';
+import { Views } from '../../common/Views';
 import { DayTimeline } from '../../drawing/DayTimeline';
 import { findingsAt, useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import { calendarDay, type Formats } from '../../common/format';
@@ -11,6 +15,7 @@ import {
   app,
   day as words,
   fields,
+  mix as mixWords,
   findings as findingWords,
   passes,
   passSigns,
@@ -143,7 +148,37 @@ function Windows({ day, format }: { day: DayReport; format: Formats }) {
   );
 }
 
+/** Every hour of the fortnight, judged by the same sums as the day itself. */
+function Starts() {
+  const document = useDocument();
+  const { edit } = useEditing();
+  const asked = useQuery({
+    queryKey: ['starts', document],
+    queryFn: async ({ signal }) => {
+      const { data } = await http.POST('/api/starts', { body: { document }, signal });
+      if (!data) throw new Error();
+      return data;
+    },
+    placeholderData: keepPreviousData,
+    staleTime: 60_000,
+  });
+  if (!asked.data) return <Loader m="lg" aria-label={app.loading} />;
+  if (asked.data.hours.length === 0) return <p className={classes.simulated}>{words.startsNone}</p>;
+  return (
+    <StartGrid
+      hours={asked.data.hours}
+      best={asked.data.best}
+      date={document.day.date}
+      start={document.day.start}
+      onPick={(date, start) => {
+        edit(null, (job) => ({ ...job, day: { ...job.day, date, start } }));
+      }}
+    />
+  );
+}
+
 export function DayStep() {
+  const [view, setView] = useState<keyof typeof words.views>('hours');
   const document = useDocument();
   const { report, sections } = usePlanned();
   const { format, set } = useEditing();
@@ -162,7 +197,13 @@ export function DayStep() {
     <StepLayout
       title={steps.day}
       sentence={sentenceOf(day, format)}
-      drawing={day && <DayTimeline day={day} format={format} />}
+      drawing={
+        day && (
+          <Views label={mixWords.viewsLabel} of={words.views} value={view} onChoose={setView}>
+            {view === 'hours' ? <DayTimeline day={day} format={format} /> : <Starts />}
+          </Views>
+        )
+      }
       figures={day ? figuresOf(day, format) : []}
       notes={<Notes under={['/day', '/timeZone', '/weather']} only={['error', 'warning', 'note']} />}
       controls={

@@ -4,7 +4,7 @@ import { load as words } from '../common/words';
 import classes from './FillPlan.module.css';
 import { barFor, fit, type Fit } from './fit';
 import { ScaleBar } from './Patterns';
-import { reaches, ringPath } from './ring';
+import { reaches, ringPath, within } from './ring';
 import { useSize } from './useSize';
 
 interface FillPlanProps {
@@ -25,14 +25,6 @@ const LOOKS = 3;
 const path = (ring: PlanPoint[], at: Fit) =>
   ring.length < 3 ? '' : `M${ring.map((p) => `${at.x(p.x).toFixed(1)} ${at.y(p.y).toFixed(1)}`).join('L')}Z`;
 
-/** Whether a place lies inside a ring: a ray to the right crosses it an odd number of times. */
-const within = ({ x, y }: { x: number; y: number }, xs: number[], ys: number[]): boolean =>
-  xs.reduce((inside, x1, i) => {
-    const k = (i + 1) % xs.length;
-    const [y1, x2, y2] = [ys[i] ?? 0, xs[k] ?? 0, ys[k] ?? 0];
-    return y1 > y !== y2 > y && x < x1 + ((y - y1) / (y2 - y1)) * (x2 - x1) ? !inside : inside;
-  }, false);
-
 /** Where the number of a part stands: the middle of its box, or half-way along a band whose box has its middle outside. */
 function middle(ring: PlanPoint[], at: Fit) {
   const xs = ring.map((p) => at.x(p.x));
@@ -42,7 +34,12 @@ function middle(ring: PlanPoint[], at: Fit) {
   const j = ring.length - 1 - i;
   const along = { x: ((xs[i] ?? 0) + (xs[j] ?? 0)) / 2, y: ((ys[i] ?? 0) + (ys[j] ?? 0)) / 2 };
   return {
-    ...(within(box, xs, ys) ? box : along),
+    ...(within(
+      box,
+      xs.map((x, k) => ({ x, y: ys[k] ?? 0 })),
+    )
+      ? box
+      : along),
     room: Math.min(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)),
   };
 }

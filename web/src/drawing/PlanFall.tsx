@@ -2,10 +2,30 @@ import type { ElementReport } from '../api/client';
 import { grade, type Formats } from '../common/format';
 import type { Fit } from './fit';
 import classes from './PlanDrawing.module.css';
+import { within } from './ring';
+
+interface Place {
+  x: number;
+  y: number;
+}
 
 const ARROW = 46;
 const MOST_CORNERS = 14;
 const INWARD = 16;
+
+/** From a corner into the slab: towards its middle where that lies inside, else the first way that does. */
+function inward(corner: Place, ring: Place[], middle: Place): [across: number, down: number] {
+  const [x, y] = [Math.sign(middle.x - corner.x) || 1, Math.sign(middle.y - corner.y) || 1];
+  const ways: [number, number][] = [
+    [x, y],
+    [-x, y],
+    [x, -y],
+    [-x, -y],
+  ];
+  return (
+    ways.find(([a, d]) => within({ x: corner.x + a * INWARD, y: corner.y + d * INWARD }, ring)) ?? [x, y]
+  );
+}
 
 /** Which way water runs, and how far each corner lies below the highest. */
 export function PlanFall({ element, at, format }: { element: ElementReport; at: Fit; format: Formats }) {
@@ -15,6 +35,7 @@ export function PlanFall({ element, at, format }: { element: ElementReport; at: 
     x: corners.reduce((s, c) => s + at.x(c.x), 0) / corners.length,
     y: corners.reduce((s, c) => s + at.y(c.y), 0) / corners.length,
   };
+  const ring = corners.map((c) => ({ x: at.x(c.x), y: at.y(c.y) }));
   const { direction, drain } = fall;
   const arrow = direction && {
     x1: middle.x - (direction.x * ARROW) / 2,
@@ -44,13 +65,14 @@ export function PlanFall({ element, at, format }: { element: ElementReport; at: 
       {corners.length <= MOST_CORNERS &&
         corners.map((c, i) => {
           const [x, y] = [at.x(c.x), at.y(c.y)];
+          const [across, down] = inward({ x, y }, ring, middle);
           return (
             <text
               key={i}
-              x={x + Math.sign(middle.x - x) * (INWARD / 2)}
-              y={y + Math.sign(middle.y - y) * INWARD + 4}
+              x={x + across * (INWARD / 2)}
+              y={y + down * INWARD + 4}
               className={classes.cornerHeight}
-              data-side={middle.x > x ? 'left' : 'right'}
+              data-side={across > 0 ? 'left' : 'right'}
             >
               {format.drop(fall.cornersMm[i] ?? 0)}
             </text>

@@ -1,5 +1,6 @@
 import { UnstyledButton } from '@mantine/core';
 import type { StartHour } from '../api/client';
+import { Heard } from '../common/Heard';
 import { calendarDay, number, twoDigits } from '../common/format';
 import { startFaultMarks, startFaults, day as words } from '../common/words';
 import classes from './StartGrid.module.css';
@@ -55,21 +56,26 @@ export function StartGrid({ hours, best, date, start, onPick }: StartGridProps) 
                       data-best={isBest(h)}
                       aria-pressed={chosen}
                       tabIndex={chosen || isBest(h) ? 0 : -1}
-                      aria-label={words.startCell(
-                        calendarDay(d).long,
-                        clock(hour),
-                        good
-                          ? `${number(h.chance * 100)} %${h.care ? `, ${words.startCare}` : ''}`
-                          : h.faults.map((f) => startFaults[f]).join(', '),
-                      )}
+                      data-hour={hour}
                       style={{ '--chance': `${number(h.chance * 100)}%` }}
                       onClick={() => {
                         onPick(d, clock(hour));
                       }}
                     >
-                      {good
-                        ? `${number(h.chance * 100)}${h.care ? words.careMark : ''}`
-                        : h.faults.map((f) => startFaultMarks[f]).join('')}
+                      <span aria-hidden>
+                        {good
+                          ? `${number(h.chance * 100)}${h.care ? words.careMark : ''}`
+                          : h.faults.map((f) => startFaultMarks[f]).join('')}
+                      </span>
+                      <Heard>
+                        {words.startCell(
+                          calendarDay(d).long,
+                          clock(hour),
+                          good
+                            ? `${number(h.chance * 100)} %${h.care ? `, ${words.startCare}` : ''}`
+                            : h.faults.map((f) => startFaults[f]).join(', '),
+                        )}
+                      </Heard>
                     </UnstyledButton>
                   </td>
                 );

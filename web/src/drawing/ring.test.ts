@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import type { PlanPoint } from '../api/client';
 import { fit } from './fit';
-import { reaches, ringPath, turnsLeft } from './ring';
+import { reaches, ringPath, turnsLeft, within } from './ring';
 
 const straight = { radiusM: 0, riseM: 0 };
 const square: PlanPoint[] = [
@@ -74,5 +74,27 @@ describe('from the screen back to metres', () => {
       expect(at.metresX(at.x(m))).toBeCloseTo(m, 12);
       expect(at.metresY(at.y(m))).toBeCloseTo(m, 12);
     }
+  });
+});
+
+describe('within a ring', () => {
+  const notched: PlanPoint[] = [
+    { x: 0, y: 0 },
+    { x: 4, y: 0 },
+    { x: 4, y: 3 },
+    { x: 2, y: 3 },
+    { x: 2, y: 2 },
+    { x: 0, y: 2 },
+  ];
+
+  test.each([
+    [{ x: 1, y: 1 }, true],
+    [{ x: 3, y: 2.5 }, true],
+    [{ x: 1, y: 2.5 }, false], // in the notch
+    [{ x: -1, y: 1 }, false],
+    [{ x: 5, y: 1 }, false],
+  ])('%j: %s, whichever way round', (place, inside) => {
+    expect(within(place, notched)).toBe(inside);
+    expect(within(place, [...notched].reverse())).toBe(inside);
   });
 });

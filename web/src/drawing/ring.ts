@@ -52,3 +52,15 @@ export function reaches(corners: PlanPoint[], edges: Bow[]): PlanPoint[] {
   });
   return [...corners, ...tops];
 }
+
+interface Place {
+  x: number;
+  y: number;
+}
+
+/** Whether a place lies inside a ring: a ray to the right crosses it an odd number of times. */
+export const within = ({ x, y }: Place, ring: Place[]): boolean =>
+  ring.reduce((inside, a, i) => {
+    const b = ring[(i + 1) % ring.length] ?? a;
+    return a.y > y !== b.y > y && x < a.x + ((y - a.y) / (b.y - a.y)) * (b.x - a.x) ? !inside : inside;
+  }, false);

@@ -13,7 +13,7 @@ internal static partial class FirstLoad
         var html = File.ReadAllText(Path.Combine(wwwroot, "index.html"));
         var yard = Closure(assets, AssetName().Matches(html).Select(m => m.Groups[1].Value));
         Print("the yard", assets, yard);
-        foreach (var step in new[] { "Shape", "Mix", "Load", "Day", "Cure" })
+        foreach (var step in new[] { "Shape", "Mix", "Load", "Buy", "Day", "Cure" })
         {
             var chunk = Directory.EnumerateFiles(assets, $"{step}Step-*.js").Select(f => Path.GetFileName(f)).Single();
             Print($"a job at {step}", assets, [.. yard.Union(Closure(assets, [chunk]))]);

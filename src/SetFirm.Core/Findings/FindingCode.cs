@@ -216,7 +216,7 @@ public enum FindingCode
     /// <summary>Facts: unitL, capacityL.</summary>
     MixerTooSmall,
 
-    /// <summary>Facts: unitKg, mostKg, hands.</summary>
+    /// <summary>Facts: unitKg, mostKg, hands. Texts: by (lift, or the mixer's plate).</summary>
     BatchTooHeavy,
 
     /// <summary>Facts: cycleMin.</summary>
@@ -266,7 +266,7 @@ public enum FindingCode
     /// <summary>Facts: mixC, limitC.</summary>
     MixTooHot,
 
-    /// <summary>Facts: wantedC, waterC, leastC, mostC. Water alone cannot bring the mix there.</summary>
+    /// <summary>Facts: wantedC, mixC, waterC, leastC, mostC. As planned the mix has not the temperature that is wanted.</summary>
     MixOutOfReach,
 
     /// <summary>Facts: waterC, limitC.</summary>

@@ -109,7 +109,7 @@ internal static class BuyStep
         {
             foreach (var board in list.Boards)
             {
-                yield return new Need(Lumber.Find(list.Stock) is { } lumber ? Goods.Board(lumber, board.LengthM) : Goods.BendStrip, 1);
+                yield return new Need(Goods.Board(Lumber.Find(list.Stock)!, board.LengthM), 1);
             }
         }
 
@@ -153,11 +153,11 @@ internal static class BuyStep
             yield return new Need(Goods.ReleaseOil, Math.Max(1, mould.Castings.Count) * mould.Parts.Sum(p => p.AlongM * p.AcrossM * p.Count) * mould.Moulds / Goods.OilCoversM2);
         }
 
-        yield return new Need(Goods.MeshSheet, steel.Sheets.Count * cast.Count);
+        yield return new Need(Goods.MeshSheet, steel.SheetCount);
         yield return new Need(Goods.Fibre, steel.School == SteelSchool.Fibre ? steel.Kg : 0);
         yield return new Need(Goods.Scrim, steel.ScrimM2);
-        yield return new Need(Goods.Chair, steel.Chairs * cast.Count);
-        yield return new Need(Goods.TieWire, steel.Ties * cast.Count);
+        yield return new Need(Goods.Chair, steel.Chairs);
+        yield return new Need(Goods.TieWire, steel.Ties);
         yield return new Need(Goods.IsolationStrip, built.IsolationM);
         yield return new Need(Goods.BondBreaker, built.BondBreakerM);
         if (job.Build.Plastic && built.Dig is not null)

@@ -24,12 +24,11 @@ internal sealed record PlannedLoad(Mixer Mixer, Crew Crew, double BarrowMetres, 
 /// <param name="Plate">What the mixer's plate allows; null where nothing is said.</param>
 internal sealed record MixingPlace(Mixer Mixer, Crew Crew, double BarrowMetres, Mass? Plate)
 {
+    /// <summary>True where the plate allows less than who tips it.</summary>
+    public bool LimitedByPlate => Plate is { } plate && !(Mixer.MostMass(Crew) is { } lifted && lifted.Kilograms <= plate.Kilograms);
+
     /// <summary>What one batch may weigh: by the plate, and by who tips it.</summary>
-    public Mass? MostMass => (Plate, Mixer.MostMass(Crew)) switch
-    {
-        ({ } plate, { } lifted) => plate.Kilograms < lifted.Kilograms ? plate : lifted,
-        var (plate, lifted) => plate ?? lifted,
-    };
+    public Mass? MostMass => LimitedByPlate ? Plate : Mixer.MostMass(Crew);
 }
 
 /// <summary>From a volume, a mixer and hands to batches.</summary>
@@ -91,7 +90,7 @@ internal static class LoadStep
             case Batched.TooHeavy heavy:
                 gate.Add(Finding.Of(
                     FindingCode.BatchTooHeavy, Severity.Error, "/mixing/mixer/size",
-                    ("unitKg", heavy.Unit.Kilograms), ("mostKg", heavy.Most.Kilograms), ("hands", crew.Hands)).Mending(DrumFor(recipe.Unit.Yield)));
+                    ("unitKg", heavy.Unit.Kilograms), ("mostKg", heavy.Most.Kilograms), ("hands", crew.Hands)).Naming("by", place.LimitedByPlate ? "plate" : "lift").Mending(DrumFor(recipe.Unit.Yield)));
                 return null;
             case Batched.TooMany many:
                 gate.Fault(FindingCode.TooMany, "/mixing/mixer", ("count", many.Count), ("most", Batching.Batches.Most));
@@ -177,7 +176,7 @@ internal static class LoadStep
             ? null
             : new Remedy(
                 RemedyCode.BiggerMixer,
-                [new Edit("/mixing/mixer/kind", Text: "drum"), new Edit("/mixing/mixer/size", Text: "140 L")],
+                [new Edit("/mixing/mixer/kind", Text: "drum"), new Edit("/mixing/mixer/size", Text: "140 L"), new Edit("/mixing/mixer/mostMass", Text: "")],
                 new Dictionary<string, double> { ["sizeL"] = sizeL });
     }
 

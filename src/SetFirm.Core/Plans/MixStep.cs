@@ -22,7 +22,7 @@ internal static class MixStep
 
     public static Recipe? Plan(MixDocument mix, ImmutableArray<BagMix> own, Gate gate)
     {
-        var containers = Measured(mix.Containers, gate);
+        var containers = Measured(mix, gate);
         var doses = Doses(mix, gate);
         if (containers is null || doses is null)
         {
@@ -78,13 +78,20 @@ internal static class MixStep
     private static Remedy? NoStone(Recipe recipe) => recipe is not PartsRecipe { Parts.Sand: > 0, Parts.Ballast: 0 } ? null : new Remedy(
         RemedyCode.NoStone, [new Edit("/mix/stone", Number: 0)], new Dictionary<string, double>());
 
-    private static Containers? Measured(ContainersDocument said, Gate gate)
+    private static Containers? Measured(MixDocument mix, Gate gate)
     {
+        var said = mix.Containers;
         Container? One(string name, ContainerDocument of, double kgPerM3) =>
             gate.Volume($"/mix/containers/{name}/size", of.Size, LeastContainerL, MostContainerL, Units.VolumesWeighed(kgPerM3)) is { } size ? new Container(of.Kind, size) : null;
         var cement = One("cement", said.Cement, Ingredients.CementLooseKgPerM3);
         var sand = One("sand", said.Sand, Ingredients.SandLooseKgPerM3);
-        var stone = One("stone", said.Stone, Ingredients.StoneLooseKgPerM3(UsualStoneMm));
+        // It holds ballast where there is any, else the job's own stone.
+        var stone = One("stone", said.Stone, mix switch
+        {
+            PartsMixDocument { Ballast: > 0 } => Ingredients.BallastLooseKgPerM3,
+            PartsMixDocument { StoneMm: var mm } => Ingredients.StoneLooseKgPerM3(mm),
+            _ => Ingredients.StoneLooseKgPerM3(UsualStoneMm),
+        });
         var water = One("water", said.Water, Ingredients.WaterKgPerM3);
         return cement is { } c && sand is { } s && stone is { } st && water is { } w ? new Containers(c, s, st, w) : null;
     }

@@ -16,12 +16,10 @@ namespace SetFirm.Core.Plans;
 /// <param name="Sold">Whose bags.</param>
 /// <param name="Bags">The user's own.</param>
 /// <param name="Prices">Noted.</param>
-/// <param name="Mixer">At hand; null while it is not known.</param>
-/// <param name="Crew">Who mixes.</param>
-/// <param name="BarrowMetres">One way.</param>
+/// <param name="Place">Mixer, crew and barrow run; null while they are not known.</param>
 /// <param name="HourWorth">Money that an hour counts.</param>
 internal sealed record WaysContext(
-    MixDemand Demand, ImmutableArray<MixUse> Uses, double OrderL, UnitSystem Sold, ImmutableArray<BagMix> Bags, PriceBook Prices, Mixer? Mixer, Crew Crew, double BarrowMetres, double HourWorth);
+    MixDemand Demand, ImmutableArray<MixUse> Uses, double OrderL, UnitSystem Sold, ImmutableArray<BagMix> Bags, PriceBook Prices, MixingPlace? Place, double HourWorth);
 
 /// <summary>The ways to get the concrete, side by side.</summary>
 internal static class MixWays
@@ -67,30 +65,31 @@ internal static class MixWays
     /// <summary>Hours of work, all hands together, for a volume of a recipe; null where it cannot be batched here.</summary>
     public static double? Hours(BatchUnit unit, double litres, WaysContext context)
     {
-        if (context.Mixer is not { } mixer || Batches.Split(Volume.FromLitres(Math.Max(litres, 0.1)), unit, mixer.Capacity, mixer.MostMass(context.Crew)) is not Batched.Fits { Plan: var plan })
+        if (context.Place is not { Mixer: var mixer, Crew: var crew } place
+            || Batches.Split(Volume.FromLitres(Math.Max(litres, 0.1)), unit, mixer.Capacity, place.MostMass) is not Batched.Fits { Plan: var plan })
         {
             return null;
         }
 
-        double Cycle(int units) => mixer.Cycle(units * unit.BagsWorth, context.BarrowMetres).TotalHours;
-        return ((plan.Units.SkipLast(1).Sum(Cycle) * context.Crew.CycleFactor) + Cycle(plan.Units[^1])) * context.Crew.Hands;
+        double Cycle(int units) => mixer.Cycle(units * unit.BagsWorth, place.BarrowMetres).TotalHours;
+        return ((plan.Units.SkipLast(1).Sum(Cycle) * crew.CycleFactor) + Cycle(plan.Units[^1])) * crew.Hands;
     }
 
     /// <summary>The same for a curve over volume: by full mixers, however many; a mixer that takes no unit is filled past its mark.</summary>
     public static double PacedHours(BatchUnit unit, double litres, WaysContext context)
     {
-        if (context.Mixer is not { } mixer)
+        if (context.Place is not { Mixer: var mixer, Crew: var crew } place)
         {
             return 0;
         }
 
         var units = Math.Max(1, Math.Floor(mixer.Capacity.CubicMetres / unit.Yield.CubicMetres));
         var batches = Math.Max(1, Math.Ceiling((litres / unit.Yield.Litres / units) - 1e-9));
-        return batches * mixer.Cycle(units * unit.BagsWorth, context.BarrowMetres).TotalHours * context.Crew.CycleFactor * context.Crew.Hands;
+        return batches * mixer.Cycle(units * unit.BagsWorth, place.BarrowMetres).TotalHours * crew.CycleFactor * crew.Hands;
     }
 
     /// <summary>Barrows from a truck.</summary>
-    public static double TruckHours(double litres, WaysContext context) => Math.Ceiling(litres / BarrowL) * (BarrowMin + (context.BarrowMetres / MetresAMinute)) / 60;
+    public static double TruckHours(double litres, WaysContext context) => Math.Ceiling(litres / BarrowL) * (BarrowMin + ((context.Place?.BarrowMetres ?? 0) / MetresAMinute)) / 60;
 
     private static IEnumerable<WayReport> Bags(WaysContext context, Containers containers, IReadOnlyList<Dose> doses)
     {
@@ -150,7 +149,7 @@ internal static class MixWays
         var units = (int)Math.Min(int.MaxValue / 4, Math.Ceiling((context.OrderL / recipe.Unit.Yield.Litres) - 1e-9));
         var (cost, kg) = Buying.Total(recipe.Needs(Math.Max(1, units), context.Sold, _ => null), context.Prices);
         var hours = Hours(recipe.Unit, context.OrderL, context);
-        IEnumerable<WayMisfit> misfits = context.Mixer is not null && hours is null ? [.. Misfits(recipe, context.Demand), WayMisfit.NotInThisMixer] : Misfits(recipe, context.Demand);
+        IEnumerable<WayMisfit> misfits = context.Place is not null && hours is null ? [.. Misfits(recipe, context.Demand), WayMisfit.NotInThisMixer] : Misfits(recipe, context.Demand);
         return new WayReport(
             kind, null, null, 0, null, null, recipe.StoneMm, null, false, recipe.Mix.F28.Megapascals, recipe.Mix.WaterCement, cost, PerLitre(cost, context),
             hours, kg, [.. misfits], false, false);

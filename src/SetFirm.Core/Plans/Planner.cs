@@ -97,7 +97,7 @@ public static class Planner
         var demand = MixUses.Demand(
             uses, job.Mix.Exposure, shape.Elements.Min(e => e.Cast.Thinnest.Millimetres), shape.Elements.Max(e => e.Cast.Depth.Millimetres));
         return new WaysContext(
-            demand, uses, shape.Report.OrderL + LoadStep.HoldBackL, job.Build.Sold, own, terms?.Prices ?? PriceBook.Typical, place?.Mixer, place?.Crew ?? new Crew(1), place?.BarrowMetres ?? 0,
+            demand, uses, shape.Report.OrderL + LoadStep.HoldBackL, job.Build.Sold, own, terms?.Prices ?? PriceBook.Typical, place,
             terms?.HourWorth ?? 0);
     }
 

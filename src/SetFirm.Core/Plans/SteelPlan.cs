@@ -32,8 +32,8 @@ internal static class SteelPlan
         var stockM = Bars.StockM(site.Said.Sold);
         var layout = school switch
         {
-            SteelSchool.Mesh => SteelLayout.Mesh(cast.Plan.Plain),
-            SteelSchool.BarGrid => SteelLayout.Grid(cast.Plan.Plain, bar, spacing, stockM),
+            SteelSchool.Mesh => SteelLayout.Mesh(cast.Plan.Plain).Times(cast.Count),
+            SteelSchool.BarGrid => SteelLayout.Grid(cast.Plan.Plain, bar, spacing, stockM).Times(cast.Count),
             SteelSchool.TwoRows => SteelLayout.Rows(Lengths(element), bar, stockM, Rows(element)),
             _ => SteelLayout.Nothing,
         };
@@ -56,6 +56,7 @@ internal static class SteelPlan
             barred ? bar.Diameter.Millimetres : 0,
             school == SteelSchool.BarGrid ? spacing : 0,
             layout.Sheets,
+            layout.Sheets.Length * cast.Count,
             layout.Bars,
             barM,
             barred ? barM * bar.KgPerM : fibre,
@@ -184,7 +185,7 @@ internal static class SteelPlan
         {
             case SteelSchool.Mesh:
                 gate.Add(Explanation.For(
-                    WhyCode.MeshSheets, path, layout.Sheets.Length, Source.SitePractice,
+                    WhyCode.MeshSheets, path, layout.Sheets.Length * element.Cast.Count, Source.SitePractice,
                     ("sheetAlongM", SteelLayout.SheetAlongM), ("sheetAcrossM", SteelLayout.SheetAcrossM), ("lapMm", SteelLayout.MeshLapM * 1000), ("coverMm", Schools.CoverToWeatherMm)).And(Source.Aci318));
                 break;
             case SteelSchool.BarGrid or SteelSchool.TwoRows:

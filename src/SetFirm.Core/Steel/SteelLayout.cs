@@ -39,6 +39,16 @@ public sealed record SteelLayout(
 
     public static SteelLayout Nothing { get; } = new([], [], [], 0, 0, 0, 0, 0);
 
+    /// <summary>The same in so many like pieces: drawn once, cut and counted for all.</summary>
+    public SteelLayout Times(int pieces) => this with
+    {
+        PiecesM = [.. Enumerable.Repeat(PiecesM, pieces).SelectMany(p => p)],
+        Chairs = Chairs * pieces,
+        Ties = Ties * pieces,
+        CrossPieces = CrossPieces * pieces,
+        OffcutM2 = OffcutM2 * pieces,
+    };
+
     /// <summary>Sheets over all that lies inside the cover, turned the way that takes fewer.</summary>
     public static SteelLayout Mesh(Outline outline)
     {

@@ -358,6 +358,78 @@ public sealed class SupplyTests
         Planner.Plan(job with { Mixing = job.Mixing with { WaterC = 55 } }, cold).Findings.ShouldContain(f => f.Code == FindingCode.WaterScalds && f.Severity == Severity.Caution);
     }
 
+    [Theory]
+    [InlineData(Core.Steel.SteelSchool.BarGrid)]
+    [InlineData(Core.Steel.SteelSchool.Mesh)]
+    [InlineData(Core.Steel.SteelSchool.TwoRows)]
+    public void Steel_of_several_like_pieces_is_cut_counted_and_bought_for_all_of_them(Core.Steel.SteelSchool school)
+    {
+        PlanReport Of(int pieces) => Planner.Plan(
+            Kinds.Job(Kinds.All().OfType<PieceDocument>().First() with
+            {
+                Outline = new PresetOutlineDocument { Shape = PresetShape.Rectangle, Along = "1.2 m", Across = "800 mm" },
+                Thickness = "200 mm",
+                Casting = new MouldsDocument { Pieces = pieces, Moulds = pieces },
+                Steel = new SteelDocument { School = school },
+            }),
+            Mild);
+        var (one, four) = (Of(1), Of(4));
+        var (single, all) = (one.Build!.Elements[0].Steel, four.Build!.Elements[0].Steel);
+        (all.Chairs, all.Ties, all.SheetCount).ShouldBe((4 * single.Chairs, 4 * single.Ties, 4 * single.SheetCount));
+        all.BarM.ShouldBe(4 * single.BarM, 1e-9);
+        four.Build.Bars.Sum(b => b.CutM).ShouldBe(4 * one.Build.Bars.Sum(b => b.CutM), 1e-9);
+        foreach (var line in four.Buy!.Lines.Where(l => l.Kind is GoodKind.Chair or GoodKind.TieWire or GoodKind.MeshSheet))
+        {
+            line.Used.ShouldBe(4 * one.Buy!.Lines.Single(l => l.Kind == line.Kind).Used, 1e-9);
+        }
+    }
+
+    [Fact]
+    public void A_plate_too_small_for_the_least_batch_is_told_as_the_plate_and_rules_the_way_out_of_every_other_mix()
+    {
+        var job = Samples.Terrace();
+        var tight = job with { Mixing = job.Mixing with { Mixer = new DrumDocument { Size = "140 L", MostMass = "10 kg" } } };
+        var report = Planner.Plan(tight, Mild);
+        var told = report.Findings.Single(f => f.Code == FindingCode.BatchTooHeavy);
+        told.Texts["by"].ShouldBe("plate");
+        told.Facts["mostKg"].ShouldBe(10);
+        report.Mix!.Ways.Where(w => w.Bag == "general-25kg").ShouldAllBe(w => w.Misfits.Contains(WayMisfit.NotInThisMixer) && w.Hours == null);
+        Planner.Plan(RemedyText.Taken(tight, told.Remedies.Single()), Mild).Load.ShouldNotBeNull();
+        // Where hands allow less than the plate, hands are what is told.
+        var lifted = job with { Mix = Split with { Containers = Samples.Buckets("10.6 L") }, Mixing = job.Mixing with { Mixer = new DrillBucketDocument { Size = "25 L", MostMass = "40 kg" }, Hands = 1 } };
+        Planner.Plan(lifted, Mild).Findings.Single(f => f.Code == FindingCode.BatchTooHeavy).Texts["by"].ShouldBe("lift");
+    }
+
+    [Fact]
+    public void A_container_weighed_full_of_stone_goes_by_the_jobs_own_stone_or_ballast()
+    {
+        double Litres(PartsMixDocument mix) => Planner.Plan(
+            Samples.Terrace() with { Mix = mix with { Containers = mix.Containers with { Stone = new ContainerDocument { Kind = ContainerKind.Box, Size = "15.2 kg" } } } }, Mild)
+            .Readings.Single(r => r.Path == "/mix/containers/stone/size").Si * 1000;
+        Litres(Split with { StoneMm = 10 }).ShouldBe(15.2 / 1.52, 1e-9);
+        Litres(Split with { StoneMm = 20 }).ShouldBe(15.2 / 1.55, 1e-9);
+        Litres(Split with { Sand = 0, Stone = 0, Ballast = 4 }).ShouldBe(15.2 / 1.75, 1e-9);
+    }
+
+    [Fact]
+    public void A_cold_joint_in_the_heat_of_the_day_is_offered_the_cool_of_the_morning_with_the_limit_it_brings()
+    {
+        var weather = Samples.Weather(Enumerable.Range(0, 24 * 14).Select(h => Samples.Mild with { AirC = 25 + (10 * Math.Cos(2 * Math.PI * (h - 13) / 24)) }));
+        var job = Samples.Terrace();
+        job = job with
+        {
+            Mix = ((BaggedMixDocument)job.Mix) with { Bag = "fast-80lb" },
+            Mixing = job.Mixing with { Mixer = new TubDocument { Size = "70 L" }, Hands = 1 },
+            Day = job.Day with { Start = "14:00" },
+        };
+        var joint = Planner.Plan(job, weather).Findings.Single(f => f.Code == FindingCode.ColdJoint);
+        var cooler = joint.Remedies.Single(r => r.Code == RemedyCode.CoolerHour);
+        cooler.Effect["limitMin"].ShouldBeGreaterThan(joint.Facts["limitMin"]);
+        var early = Planner.Plan(RemedyText.Taken(job, cooler), weather);
+        early.Load!.JointLimitMin!.Value.ShouldBe(cooler.Effect["limitMin"], 1e-6);
+        early.Day!.MixC.ShouldBe(cooler.Effect["mixC"], 1e-6);
+    }
+
     private static MixDocument Taken(MixDocument said, WayReport way) => way.Bag is { } bag
         ? new BaggedMixDocument
         {

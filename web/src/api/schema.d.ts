@@ -2816,8 +2816,13 @@ export interface components {
              * @description Of a grid; 0 else.
              */
             spacingM: number;
-            /** @description Of mesh, as they lie. */
+            /** @description Of mesh, as they lie in one piece. */
             sheets: components["schemas"]["MeshSheet"][];
+            /**
+             * Format: int32
+             * @description For all pieces.
+             */
+            sheetCount: number;
             /** @description As they lie. */
             bars: components["schemas"]["PlanCut"][];
             /**

@@ -190,7 +190,7 @@ export function formatsFor(units: Units, timeZone: string, currency = ''): Forma
   const iso = make({ year: 'numeric', month: '2-digit', day: '2-digit' });
   const system = units === 'us' ? us : metric;
   const money = (amount: number) =>
-    `${currency}${currency === '' ? '' : '\u2009'}${amount >= 1000 ? number(amount) : fixed(amount, 2)}`;
+    `${currency}${currency === '' ? '' : '\u202f'}${amount >= 1000 ? number(amount) : fixed(amount, 2)}`;
   return {
     ...system,
     percent,

@@ -129,7 +129,8 @@ public sealed record MouldReport(
 /// <param name="Bar">Id of the bar; empty where there is none.</param>
 /// <param name="BarMm">Its diameter.</param>
 /// <param name="SpacingM">Of a grid; 0 else.</param>
-/// <param name="Sheets">Of mesh, as they lie.</param>
+/// <param name="Sheets">Of mesh, as they lie in one piece.</param>
+/// <param name="SheetCount">For all pieces.</param>
 /// <param name="Bars">As they lie.</param>
 /// <param name="BarM">All bars, laps included.</param>
 /// <param name="Kg">Of bars, or of fibre.</param>
@@ -150,6 +151,7 @@ public sealed record SteelReport(
     double BarMm,
     double SpacingM,
     IReadOnlyList<MeshSheet> Sheets,
+    int SheetCount,
     IReadOnlyList<PlanCut> Bars,
     double BarM,
     double Kg,

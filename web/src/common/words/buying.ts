@@ -91,7 +91,6 @@ export const buy = {
   nothing: 'none',
   shedOf: (thing: string) => `${thing}: in the shed`,
   priceOf: (thing: string) => `${thing}: price of one`,
-  typical: 'typical',
   noted: (date: string) => (date === '' ? 'yours' : `yours, ${date}`),
   typicalLong:
     'Prices in grey are typical, made up to start from. Type your own over them; they are kept with their date.',

@@ -185,8 +185,10 @@ export const findings: Record<Enum<'FindingCode'>, FindingWords> = {
     `Water of ${fmt.celsius(n(f, 'waterC'))} scalds: gloves, and no powder tipped into it by hand. Over ${fmt.celsius(n(f, 'limitC'))} take care.`,
   mixerTooSmall: (f, _t, fmt) =>
     `The mixer takes ${fmt.litres(n(f, 'capacityL'))} at once, and the least batch is ${fmt.litres(n(f, 'unitL'))}. A bigger one is wanted.`,
-  batchTooHeavy: (f, _t, fmt) =>
-    `The least batch weighs ${fmt.mass(n(f, 'unitKg'))} wet; ${n(f, 'hands') > 1 ? 'two lift and tip' : 'one lifts and tips'} ${fmt.mass(n(f, 'mostKg'))}. Mix it in something that is not lifted.`,
+  batchTooHeavy: (f, t, fmt) =>
+    t.by === 'plate'
+      ? `The least batch weighs ${fmt.mass(n(f, 'unitKg'))} wet, and the mixer’s plate says ${fmt.mass(n(f, 'mostKg'))}. Take another mixer.`
+      : `The least batch weighs ${fmt.mass(n(f, 'unitKg'))} wet; ${n(f, 'hands') > 1 ? 'two lift and tip' : 'one lifts and tips'} ${fmt.mass(n(f, 'mostKg'))}. Mix it in something that is not lifted.`,
   drillRests: (f) =>
     `The drill has to cool between batches: ${duration(n(f, 'cycleMin'))} a batch counts its rest.`,
   wantsMixer: (f) =>

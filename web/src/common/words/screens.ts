@@ -285,9 +285,6 @@ export const day = {
   careMark: '•',
   startCare: 'dries fast, take care',
   startsNone: 'The job cannot be planned yet, so no hour can be judged.',
-  bestStart: (day: string, hour: string, chance: string) =>
-    `${day} at ${hour}: ${chance} dry until it has set`,
-  bestTitle: 'Best hours to start',
   timeline: 'The day, hour by hour',
   evaporationTitle: 'Drying in an hour, and the chance of rain from above',
   air: 'Air',

@@ -45,9 +45,7 @@ function steelFigure(element: ElementBuildReport, path: string, f: Formats): Fig
   const { steel } = element;
   switch (steel.school) {
     case 'mesh':
-      return [
-        { label: words.mesh, value: number(steel.sheets.length), why: { code: 'meshSheets', of: path } },
-      ];
+      return [{ label: words.mesh, value: number(steel.sheetCount), why: { code: 'meshSheets', of: path } }];
     case 'barGrid':
     case 'twoRows':
       return [

@@ -1,6 +1,7 @@
 import type { PlanReport } from '../../api/client';
 import { number, ticks, type Formats } from '../../common/format';
 import { buy as words, supplies } from '../../common/words';
+import { Why } from '../../common/Why';
 import { useSize } from '../../drawing/useSize';
 import table from '../../common/Table.module.css';
 import classes from './Compare.module.css';
@@ -111,7 +112,9 @@ export function Compare({ supply, format }: { supply: Supply; format: Formats })
           <tbody>
             {supply.ways.map((w) => (
               <tr key={w.kind}>
-                <th scope="row">{supplies[w.kind]}</th>
+                <th scope="row">
+                  {supplies[w.kind]} {w.kind === 'truck' && <Why code="truckCost" about={supplies.truck} />}
+                </th>
                 <td>{format.money(w.cost)}</td>
                 <td>{format.moneyEach(w.perLitre)}</td>
                 <td>{words.hours(number(w.hours, 1))}</td>

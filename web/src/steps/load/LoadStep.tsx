@@ -11,10 +11,11 @@ import { Pick } from '../../common/Pick';
 import { Said } from '../../common/Said';
 import { StepLayout, type Figure } from '../../common/StepLayout';
 import { Views } from '../../common/Views';
+import { Why } from '../../common/Why';
 import { fields, loading, mix as mixWords, mixers, steps, load as words } from '../../common/words';
 import { FillPlan } from '../../drawing/FillPlan';
 import { LoadStrip } from '../../drawing/LoadStrip';
-import { useChosenElement, useDocument, useEditing, usePlanned } from '../../job/JobContext';
+import { explanationOf, useChosenElement, useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import classes from './LoadStep.module.css';
 
 type Load = NonNullable<PlanReport['load']>;
@@ -105,7 +106,7 @@ function MeasureOut({ load }: { load: Load }) {
 
 export function LoadStep() {
   const document = useDocument();
-  const { sections } = usePlanned();
+  const { report, sections } = usePlanned();
   const { format, edit } = useEditing();
   const [chosen, setChosen] = useState(1);
   const [view, setView] = useState<View>('strip');
@@ -115,6 +116,7 @@ export function LoadStep() {
   const recipe = batch && load?.recipes[batch.recipe];
   const element = shape?.elements.find((e) => e.index === at);
   const { mixing } = document;
+  const water = mixing.wantedMixC == null ? undefined : explanationOf(report, 'warmWater');
   const change = (mixer: JobDocument['mixing']['mixer']) => {
     edit('/mixing/mixer', (job) => ({ ...job, mixing: { ...job.mixing, mixer } }));
   };
@@ -191,6 +193,12 @@ export function LoadStep() {
               optional
             />
           </Group>
+          {water && (
+            <p className={classes.tasks}>
+              {words.waterFor(format.celsius(water.result))}{' '}
+              <Why code="warmWater" about={words.waterForWhy} />
+            </p>
+          )}
           {load && <p className={classes.tasks}>{words.tasks(load.tasks)}</p>}
           {load && <MeasureOut load={load} />}
           <Notes under={['/mixing']} only={['note', 'caution']} />

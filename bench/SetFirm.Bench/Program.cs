@@ -2,6 +2,7 @@ using SetFirm.Bench;
 
 return args switch
 {
+    ["ranking"] => RankingBench.Run(),
     ["planner", ..] => PlannerBench.Run(args[1..]),
     ["http", var server, var root] => await HttpLoad.RunAsync(server, root),
     ["keystroke", var server, var root] => await Keystroke.RunAsync(server, root),
@@ -11,6 +12,6 @@ return args switch
 
 static int Usage()
 {
-    Console.Error.WriteLine("planner | http <server dll> <content root> | keystroke <server dll> <content root> | size <wwwroot>");
+    Console.Error.WriteLine("planner | ranking | http <server dll> <content root> | keystroke <server dll> <content root> | size <wwwroot>");
     return 2;
 }

@@ -36,6 +36,22 @@ public static class StrengthGain
     public static double Moist(ConcreteMix mix, double equivalentHours) =>
         Moist(mix.F28.Megapascals, mix.AgeCoefficient, mix.ToFinalSet.TotalHours, equivalentHours);
 
+    /// <summary>Equivalent hours at which a strength is reached, kept wet throughout; infinity for more than it ever reaches.</summary>
+    public static double WhenMoist(ConcreteMix mix, double mpa)
+    {
+        ArgumentNullException.ThrowIfNull(mix);
+        var (f28, c, finalSet) = (mix.F28.Megapascals, mix.AgeCoefficient, mix.ToFinalSet.TotalHours);
+        var atRampEnd = Curve(f28, c, 3 * finalSet / HoursPerDay);
+        if (mpa <= atRampEnd)
+        {
+            return finalSet + (2 * finalSet * mpa / atRampEnd);
+        }
+
+        // f = f28 exp(c (1 - sqrt(28 / t))), solved for t.
+        var root = 1 - (Math.Log(mpa / f28) / c);
+        return root > 0 ? HoursPerDay * 28 / (root * root) : double.PositiveInfinity;
+    }
+
     /// <summary>MPa when the wet cure stops after some equivalent hours: f(d) + (f - f(d)) (share f28 - f(d)) / (f28 - f(d)), never falling.</summary>
     public static double Stopped(ConcreteMix mix, double wetEquivalentHours, double equivalentHours)
     {

@@ -12,6 +12,18 @@ public enum CuringMethod
 
     /// <summary>Plastic laid flat and touching, wetted beneath.</summary>
     Plastic,
+
+    /// <summary>Water stands on it behind a low bank.</summary>
+    Ponding,
+
+    /// <summary>It stays in its form or mould, its face covered.</summary>
+    InForm,
+
+    /// <summary>Curing compound sprayed on: no watering.</summary>
+    Compound,
+
+    /// <summary>Cure and seal in one, on the day: no watering.</summary>
+    CureAndSeal,
 }
 
 /// <summary>How often and how long to wet. Source: ACI 308R and site practice.</summary>
@@ -31,9 +43,11 @@ public static class Wetting
     /// <summary>A rapid mix is kept wet this long, hours, of the 1-4 its makers ask.</summary>
     public const double RapidHours = 4;
 
-    /// <summary>Water a method holds on the surface, kg/m2.</summary>
+    /// <summary>Water a method holds on the surface, kg/m2; infinite where it keeps the concrete's own and wants no watering.</summary>
     public static double Store(CuringMethod method) => method switch
     {
+        CuringMethod.Ponding => 20,
+        CuringMethod.InForm or CuringMethod.Compound or CuringMethod.CureAndSeal => double.PositiveInfinity,
         CuringMethod.Bare => 0.15,
         CuringMethod.Burlap => 1.0,
         CuringMethod.BurlapUnderPlastic => 8,
@@ -46,6 +60,12 @@ public static class Wetting
     /// <param name="evaporationKgPerM2H">0 or more.</param>
     public static double IntervalHours(double storeKgPerM2, double evaporationKgPerM2H) =>
         evaporationKgPerM2H <= 0 ? LongestHours : Math.Clamp(storeKgPerM2 / evaporationKgPerM2H, ShortestHours, LongestHours);
+
+    /// <summary>False where the method keeps the concrete's own water in.</summary>
+    public static bool WantsWater(CuringMethod method) => double.IsFinite(Store(method));
+
+    /// <summary>Neither sun nor drying reaches the face under it.</summary>
+    public static bool ShutsIn(CuringMethod method) => method is CuringMethod.Plastic or CuringMethod.BurlapUnderPlastic or CuringMethod.InForm;
 
     /// <summary>True where the method dries out in under an hour: cover it instead.</summary>
     public static bool CannotBeKept(double storeKgPerM2, double evaporationKgPerM2H) => evaporationKgPerM2H * ShortestHours > storeKgPerM2;

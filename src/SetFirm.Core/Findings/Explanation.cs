@@ -56,11 +56,14 @@ public enum WhyCode
     DoneBy,
     Evaporation,
     RainChance,
+    StartChance,
     WetDays,
     Rewetting,
     MeanEvaporation,
     Strength,
     Milestone,
+    NextWetting,
+    CoatWindow,
 }
 
 /// <summary>Standards and papers that figures come from.</summary>

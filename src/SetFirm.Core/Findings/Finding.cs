@@ -37,6 +37,11 @@ public enum RemedyCode
     EnoughInShed,
     BiggerMixer,
     LaterDay,
+    EarlierStart,
+    RainCoverReady,
+    ShadeIt,
+    BreakWind,
+    MistIt,
     BagMiddleWater,
     LessWater,
     BlankLastEdge,
@@ -51,6 +56,9 @@ public enum RemedyCode
     AdvisedBase,
     LongerCure,
     CoverUnderPlastic,
+    PondIt,
+    CoverAtNight,
+    LaterCoat,
 }
 
 /// <summary>One change to the document: the JSON pointer and the text, number or yes to stand there. All null clears the field.</summary>

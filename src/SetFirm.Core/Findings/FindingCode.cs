@@ -272,8 +272,17 @@ public enum FindingCode
     /// <summary>Facts: waterC, limitC.</summary>
     WaterScalds,
 
-    /// <summary>Facts: overlapMin. Texts: pass.</summary>
+    /// <summary>Facts: overlapMin, zone. Texts: pass. A pass is due while every hand still mixes and places.</summary>
     HandsStillMixing,
+
+    /// <summary>Facts: lateMin, zone, hands. Texts: pass. Hands are with another zone while this one closes.</summary>
+    ZonesCollide,
+
+    /// <summary>Facts: hoursFrom, hoursUntil. Nobody begins at this hour.</summary>
+    OutsideWorkingHours,
+
+    /// <summary>Weather from a file was named that the service does not have; the forecast stands in.</summary>
+    WeatherFileMissing,
 
     /// <summary>Texts: pass.</summary>
     AfterDark,
@@ -285,6 +294,18 @@ public enum FindingCode
 
     /// <summary>Facts: intervalH. Texts: method.</summary>
     CannotBeKeptWet,
+
+    /// <summary>Facts: intervalH, nightH. Texts: method. It dries out while everybody sleeps.</summary>
+    DriesOverNight,
+
+    /// <summary>Facts: leastC, strengthMpa, safeMpa. A night brings it near frost while it is young.</summary>
+    FrostNight,
+
+    /// <summary>Facts: dryH, lostMpa. It lay dry for so long.</summary>
+    WettingMissed,
+
+    /// <summary>Facts: coat. Texts: product. No hour is free in its window.</summary>
+    CoatTooLate,
 
     /// <summary>Facts: strengthMpa, safeMpa.</summary>
     FrozenYoung,

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using SetFirm.Core.Mixes;
 
 namespace SetFirm.Core.Finishing;
 
@@ -8,12 +9,24 @@ public enum Pass
     StrikeOff,
     BullFloat,
 
+    /// <summary>Slurry that was poured over pebbles is brushed and washed off their tops.</summary>
+    WashSlurry,
+
     /// <summary>Cut from the form, edge, groove and the first mag float, which levels and does not close.</summary>
     EdgeAndFloat,
     SecondFloat,
+
+    /// <summary>Paste is washed off until the stones stand out.</summary>
+    ExposeStone,
     Broom,
     FirstTrowel,
+
+    /// <summary>A curb's form is slid up and off, and its face rubbed.</summary>
+    StripAndRub,
     HardTrowel,
+
+    /// <summary>Contraction joints are sawn.</summary>
+    SawJoints,
 }
 
 /// <summary>A finish is a chain of passes.</summary>
@@ -21,7 +34,24 @@ public enum Finish
 {
     Mag,
     Broom,
+
+    /// <summary>Trowelled twice, the second time hard.</summary>
     Steel,
+
+    /// <summary>Trowelled once.</summary>
+    SteelOnce,
+
+    /// <summary>The form comes off early and the face is rubbed.</summary>
+    Rubbed,
+
+    /// <summary>The stones of the mix stand out.</summary>
+    Exposed,
+
+    /// <summary>Set pebbles, washed clean.</summary>
+    Pebbles,
+
+    /// <summary>Left flat, and ground when it is strong enough.</summary>
+    GroundLater,
 }
 
 /// <summary>When a pass may be made, in set progress s = equivalent age over initial set.</summary>
@@ -38,6 +68,9 @@ public sealed record PassRule(Pass Pass, double Opens, double Closes)
 
     /// <summary>It shuts the surface: what still bleeds would be caught under it.</summary>
     public bool ShutsSurface { get; init; }
+
+    /// <summary>What one person finishes in an hour, m2; 0 where it goes along with placing, or may wait for the morning. Starting values (tune).</summary>
+    public double PaceM2H { get; init; }
 }
 
 /// <summary>The table of passes and the chains of finishes.</summary>
@@ -47,20 +80,28 @@ public static class Finishes
     /// <summary>A rapid mix is struck off and floated as it is placed, in the time to this much set progress; nothing after.</summary>
     public const double RapidCloses = 0.6;
 
+    /// <summary>Joints are sawn from final set to this many times final set.</summary>
+    private const double SawnUntilFinals = 3;
+
     private static readonly ImmutableArray<PassRule> Rules =
     [
         new(Pass.StrikeOff, 0, 0.40),
         new(Pass.BullFloat, 0, 0.40),
-        new(Pass.EdgeAndFloat, 0.12, 0.45) { WaitsForSheen = true, ClosesDragged = 0.60 },
-        new(Pass.SecondFloat, 0.40, 0.75) { ShutsSurface = true },
-        new(Pass.Broom, 0.55, 1.05),
-        new(Pass.FirstTrowel, 0.65, 1.00) { ShutsSurface = true },
-        new(Pass.HardTrowel, 0.95, 1.40) { ShutsSurface = true },
+        new(Pass.WashSlurry, 0.20, 0.40) { PaceM2H = 8 },
+        new(Pass.EdgeAndFloat, 0.12, 0.45) { WaitsForSheen = true, ClosesDragged = 0.60, PaceM2H = 20 },
+        new(Pass.SecondFloat, 0.40, 0.75) { ShutsSurface = true, PaceM2H = 20 },
+        new(Pass.ExposeStone, 0.45, 0.80) { PaceM2H = 10 },
+        new(Pass.Broom, 0.55, 1.05) { PaceM2H = 60 },
+        new(Pass.FirstTrowel, 0.65, 1.00) { ShutsSurface = true, PaceM2H = 15 },
+        new(Pass.StripAndRub, 0.75, 1.10) { PaceM2H = 6 },
+        new(Pass.HardTrowel, 0.95, 1.40) { ShutsSurface = true, PaceM2H = 15 },
     ];
 
     private static readonly ImmutableArray<PassRule> RapidRules =
         [new(Pass.StrikeOff, 0, RapidCloses), new(Pass.BullFloat, 0, RapidCloses)];
 
+    /// <param name="finish">What it is to look like.</param>
+    /// <param name="rapid">A rapid mix.</param>
     public static ImmutableArray<PassRule> Chain(Finish finish, bool rapid)
     {
         if (rapid)
@@ -68,13 +109,25 @@ public static class Finishes
             return RapidRules;
         }
 
-        Pass[] tail = finish switch
+        Pass[] passes = finish switch
         {
-            Finish.Mag => [],
-            Finish.Broom => [Pass.Broom],
-            Finish.Steel => [Pass.FirstTrowel, Pass.HardTrowel],
+            Finish.Mag or Finish.GroundLater => [Pass.EdgeAndFloat, Pass.SecondFloat],
+            Finish.Broom => [Pass.EdgeAndFloat, Pass.SecondFloat, Pass.Broom],
+            Finish.Steel => [Pass.EdgeAndFloat, Pass.SecondFloat, Pass.FirstTrowel, Pass.HardTrowel],
+            Finish.SteelOnce => [Pass.EdgeAndFloat, Pass.SecondFloat, Pass.FirstTrowel],
+            Finish.Rubbed => [Pass.EdgeAndFloat, Pass.SecondFloat, Pass.StripAndRub],
+            Finish.Exposed => [Pass.EdgeAndFloat, Pass.ExposeStone],
+            Finish.Pebbles => [Pass.WashSlurry],
             _ => throw new System.Diagnostics.UnreachableException(),
         };
-        return [.. Rules.Where(r => r.Pass <= Pass.SecondFloat || tail.Contains(r.Pass))];
+        return [.. Rules.Where(r => r.Pass <= Pass.BullFloat || passes.Contains(r.Pass))];
+    }
+
+    /// <summary>Sawing, which goes by final set; a rapid mix is not sawn on the day.</summary>
+    public static PassRule Sawing(ConcreteMix mix)
+    {
+        ArgumentNullException.ThrowIfNull(mix);
+        var final = mix.ToFinalSet / mix.ToInitialSet;
+        return new PassRule(Pass.SawJoints, final, SawnUntilFinals * final);
     }
 }

@@ -24,4 +24,8 @@ public sealed record ConcreteMix(
     double AirShare,
     Duration ToInitialSet,
     Duration ToFinalSet,
-    double AgeCoefficient);
+    double AgeCoefficient)
+{
+    /// <summary>The same mix where it sets in so many times the time, as a batch, a bag or a crew may have it.</summary>
+    public ConcreteMix Setting(double factor) => this with { ToInitialSet = ToInitialSet * factor, ToFinalSet = ToFinalSet * factor };
+}

@@ -184,7 +184,10 @@ internal static class BuyStep
         CuringMethod.Bare => [],
         CuringMethod.Burlap => [new Need(Goods.Burlap, areaM2 * PlasticLap)],
         CuringMethod.BurlapUnderPlastic => [new Need(Goods.Burlap, areaM2 * PlasticLap), .. Plastic(areaM2)],
-        CuringMethod.Plastic => Plastic(areaM2),
+        CuringMethod.Plastic or CuringMethod.InForm => Plastic(areaM2),
+        CuringMethod.Ponding => [],
+        CuringMethod.Compound => [new Need(Goods.CuringCompound, areaM2 / Goods.CompoundCoversM2)],
+        CuringMethod.CureAndSeal => [new Need(Goods.CureAndSeal, areaM2 / Goods.CompoundCoversM2)],
         _ => throw new System.Diagnostics.UnreachableException(),
     };
 

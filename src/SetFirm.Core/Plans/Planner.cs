@@ -86,9 +86,14 @@ public static class Planner
         var shape = ShapeStep.Plan(job.Elements, gate);
         var recipe = MixStep.Plan(job.Mix, OwnBags.Of(job.Buy, gate), gate);
         var load = LoadStep.Plan(LoadStep.Place(job.Mixing, gate), recipe, shape?.PourL, gate);
-        return shape is not null && recipe is not null && load is not null && DateTimeZoneProviders.Tzdb.GetZoneOrNull(job.TimeZone) is { } zone
-            ? Plans.Starts.Rank((at, own) => DayStep.Plan(job, shape, recipe, load, at, weather, SlabModel, own), weather, zone)
-            : new StartsReport([], []);
+        if (shape is null || recipe is null || load is null || DateTimeZoneProviders.Tzdb.GetZoneOrNull(job.TimeZone) is not { } zone
+            || gate.Time("/day/workFrom", job.Day.WorkFrom) is not { } from || gate.Time("/day/workUntil", job.Day.WorkUntil) is not { } until)
+        {
+            return new StartsReport([], [], 0);
+        }
+
+        var pour = DayStep.Pour(job, shape, recipe, load, weather);
+        return Plans.Starts.Rank(pour, load.Schedule(default).JointAge, weather, zone, from.Minute == 0 ? from.Hour : from.Hour + 1, until.Hour);
     }
 
     private static WaysContext Weighed(JobDocument job, PlannedShape shape, ImmutableArray<BagMix> own, BuyTerms? terms, MixingPlace? place)

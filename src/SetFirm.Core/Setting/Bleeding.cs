@@ -12,6 +12,9 @@ public readonly struct Bleeding
     /// <summary>Water on the face shows as a sheen over this, kg/m2.</summary>
     public const double SheenKgM2 = 0.005;
 
+    /// <summary>So little that a pass may shut the surface over it, kg/m2/h.</summary>
+    public const double LittleKgM2H = 0.05;
+
     private const double AirEntrained = 0.04;
     private const double UntoldWaterCement = 0.50;
 
@@ -25,7 +28,8 @@ public readonly struct Bleeding
     public static Bleeding Of(ConcreteMix mix, double depthM)
     {
         ArgumentNullException.ThrowIfNull(mix);
-        var whole = 0.015 * mix.WaterKgPerM3 * depthM * Math.Pow((mix.WaterCement ?? UntoldWaterCement) / 0.5, 1.5);
+        var ratio = (mix.WaterCement ?? UntoldWaterCement) / 0.5;
+        var whole = 0.015 * mix.WaterKgPerM3 * depthM * ratio * Math.Sqrt(ratio);
         var part = mix.Family == MixFamily.Rapid ? 0.1 : mix.AirShare >= AirEntrained ? 0.5 : 1;
         return new Bleeding(whole * part, 0.15 * mix.ToInitialSet.TotalHours);
     }
@@ -35,6 +39,9 @@ public readonly struct Bleeding
 
     /// <summary>Share that has still to bleed.</summary>
     public double StillAt(double equivalentH) => Math.Exp(-equivalentH / timeH);
+
+    /// <summary>Share that has still to bleed some equivalent hours on, of the share now.</summary>
+    internal double StillAfter(double still, double hours) => still < 1e-9 ? 0 : still * Decay.Of(hours / timeH);
 
     /// <summary>kg/m2 for an equivalent hour, with so much still to bleed.</summary>
     public double RateWith(double still) => wholeKgM2 / timeH * still;

@@ -15,12 +15,10 @@ public static class Evaporation
     /// <param name="humidity">0-1.</param>
     /// <param name="windKmh">At 0.5 m above the slab, km/h; a forecast's 10 m wind times 0.6.</param>
     /// <remarks>Source: Uno, ACI Materials Journal 1998. Departure: T + 18 is never below 0.</remarks>
-    public static double Uno(double concreteC, double airC, double humidity, double windKmh)
-    {
-        var surface = Math.Max(0, concreteC + 18);
-        var air = Math.Max(0, airC + 18);
-        return Math.Max(0, 5e-6 * (Raised(surface) - (humidity * Raised(air))) * (windKmh + 4));
-    }
+    public static double Uno(double concreteC, double airC, double humidity, double windKmh) => Into(airC, humidity, windKmh).From(concreteC);
+
+    /// <summary>The air's side of it, for one air and several surfaces; see <see cref="Uno"/>.</summary>
+    internal static Drying Into(double airC, double humidity, double windKmh) => new(humidity * Raised(Math.Max(0, airC + 18)), 5e-6 * (windKmh + 4));
 
     /// <summary>Menzel's form, the cross-check: E = 0.315 (e0 - r ea)(0.253 + 0.060 V), kg/m2/h, e in kPa.</summary>
     /// <remarks>Source: Menzel 1954; vapour pressure by Tetens. Within 10 % of <see cref="Uno"/> where concrete is as warm as air.</remarks>
@@ -31,4 +29,10 @@ public static class Evaporation
 
     // x^2.5 without the cost of Pow.
     private static double Raised(double x) => x * x * Math.Sqrt(x);
+
+    internal readonly struct Drying(double holds, double takes)
+    {
+        /// <summary>kg/m2/h from a surface of so many °C.</summary>
+        public double From(double concreteC) => Math.Max(0, (Raised(Math.Max(0, concreteC + 18)) - holds) * takes);
+    }
 }

@@ -14,9 +14,15 @@ namespace SetFirm.Core.Setting;
 /// Range: sections of 5-2,000 mm, air -40 to 50 °C. Error against steps a hundred times finer: under 0.2 °C and 0.5 % of age.
 /// </remarks>
 /// <param name="nightSkyK">How much colder than the air a clear or unknown night sky makes it, K. (tune)</param>
-public sealed class HeatBalanceSlab(double nightSkyK = HeatBalanceSlab.UsualNightSkyK) : ISlabModel
+/// <param name="stepsInHour">In the first day; a rapid mix takes ten times as many in its first hours.</param>
+public sealed class HeatBalanceSlab(double nightSkyK = HeatBalanceSlab.UsualNightSkyK, int stepsInHour = HeatBalanceSlab.UsualStepsInHour) : ISlabModel
 {
     public const double UsualNightSkyK = 4;
+
+    public const int UsualStepsInHour = 6;
+
+    /// <summary>Where hundreds of paths are followed for a share of them: windows move by under five minutes, or 1.5 % of a long wait.</summary>
+    public const int CoarseStepsInHour = 2;
 
     /// <summary>Heat to warm a cubic metre by a degree.</summary>
     public const double HeatJPerM3K = 2.4e6;
@@ -33,7 +39,8 @@ public sealed class HeatBalanceSlab(double nightSkyK = HeatBalanceSlab.UsualNigh
     /// <summary>A surface is no warmer than the air and this, where its drying is judged, K.</summary>
     private const double DryingAboveAirK = 5;
 
-    private const double DraggedOffAt = 0.40;
+    /// <summary>Set progress at which water that still stands is dragged off, never worked in.</summary>
+    public const double DraggedOffAt = 0.40;
 
     /// <summary>No step is parted finer, hours.</summary>
     private const double LeastStepH = 1e-5;
@@ -41,38 +48,73 @@ public sealed class HeatBalanceSlab(double nightSkyK = HeatBalanceSlab.UsualNigh
     /// <summary>Ages nearer than this are one, equivalent hours.</summary>
     private const double Near = 1e-6;
 
-    /// <summary>Steps grow with age, as changes slow down: hours of age until which a step of so many hours holds.</summary>
-    private static readonly (double Until, double Step)[] Steps = [(24, 1 / 6.0), (72, 0.5), (14 * 24, 1), (double.MaxValue, 4)];
+    private const double RapidHours = 6;
 
-    private static readonly (double Until, double Step)[] RapidSteps = [(6, 1 / 60.0), .. Steps];
-
-    /// <summary>Steps depend on nothing but these two, and are never written to, so all histories share them.</summary>
-    private static readonly ConcurrentDictionary<(bool Rapid, Duration Span), double[]> Schedules = new();
+    /// <summary>Steps depend on nothing but these, and are never written to, so all histories share them.</summary>
+    private static readonly ConcurrentDictionary<(bool Rapid, Duration Span, int InHour), double[]> Schedules = new();
 
     public SlabHistory Follow(ZonePour pour, HourlyWeather weather, Duration span)
     {
         ArgumentNullException.ThrowIfNull(pour);
         ArgumentNullException.ThrowIfNull(weather);
-        var hours = Schedules.GetOrAdd((pour.Mix.Family == MixFamily.Rapid, span), s => Hours(s.Rapid ? RapidSteps : Steps, s.Span.TotalHours));
+        var hours = Schedule(pour, span);
         var track = new SlabTrack(hours.Length);
-        var state = new SlabState(pour.MixC, 0, 0, Dragged: false);
+        var state = SlabState.Of(pour);
         var step = new SlabStep(pour, weather, nightSkyK);
-        track.Set(0, state, 0, 0);
+        var marking = new SlabMarking(pour, frostSafeH: 0);
+        track.Set(0, state);
         for (var i = 1; i < hours.Length; i++)
         {
-            state = step.Forward(state, hours[i - 1], hours[i], out var bleed, out var deficit);
-            track.Set(i, state, bleed, deficit);
+            var before = state;
+            state = step.Forward(before, hours[i - 1], hours[i], out var water);
+            marking.Pass(hours[i - 1], hours[i], before, state, water);
+            track.Set(i, state);
         }
 
-        return new SlabHistory(pour.WaterAdded, pour.ToPlaced, hours, track);
+        return new SlabHistory(pour.WaterAdded, pour.ToPlaced, hours, track, marking.Marks());
     }
+
+    public SlabMarks Mark(ZonePour pour, HourlyWeather weather, ReadOnlySpan<double> ages, double frostSafeH, Duration span, Span<double> reachedH)
+    {
+        ArgumentNullException.ThrowIfNull(pour);
+        ArgumentNullException.ThrowIfNull(weather);
+        var hours = Schedule(pour, span);
+        var state = SlabState.Of(pour);
+        var step = new SlabStep(pour, weather, nightSkyK);
+        var marking = new SlabMarking(pour, frostSafeH);
+        reachedH.Fill(double.PositiveInfinity);
+        var (at, next, i) = (0.0, 0, 1);
+        while (i < hours.Length && (next < ages.Length || state.EquivalentH < frostSafeH))
+        {
+            // After the last age only the frost is waited for, in longer steps.
+            i = next < ages.Length ? i : Math.Min(hours.Length - 1, i + stepsInHour - 1);
+            var before = state;
+            state = step.Forward(before, at, hours[i], out var water);
+            marking.Pass(at, hours[i], before, state, water);
+            for (; next < ages.Length && ages[next] <= state.EquivalentH; next++)
+            {
+                reachedH[next] = at + ((ages[next] - before.EquivalentH) / (state.EquivalentH - before.EquivalentH) * (hours[i] - at));
+            }
+
+            at = hours[i++];
+        }
+
+        return marking.Marks();
+    }
+
+    private double[] Schedule(ZonePour pour, Duration span) =>
+        Schedules.GetOrAdd((pour.Mix.Family == MixFamily.Rapid, span, stepsInHour), s => Hours(s.Rapid, s.InHour, s.Span.TotalHours));
 
     /// <summary>Where a slab stands: °C, equivalent hours, water on its face in kg/m2.</summary>
     /// <param name="TemperatureC">Mean over the depth.</param>
     /// <param name="EquivalentH">Hours at 20 °C since water met cement.</param>
     /// <param name="FilmKgM2">Water on its face.</param>
     /// <param name="Dragged">Water still stood on it when it had to be dragged off.</param>
-    internal readonly record struct SlabState(double TemperatureC, double EquivalentH, double FilmKgM2, bool Dragged);
+    /// <param name="Still">Share of its bleed water that has still to rise.</param>
+    internal readonly record struct SlabState(double TemperatureC, double EquivalentH, double FilmKgM2, bool Dragged, double Still)
+    {
+        public static SlabState Of(ZonePour pour) => new(pour.MixC, 0, 0, Dragged: false, Still: 1);
+    }
 
     /// <summary>One zone in one run of weather.</summary>
     private readonly struct SlabStep
@@ -84,112 +126,119 @@ public sealed class HeatBalanceSlab(double nightSkyK = HeatBalanceSlab.UsualNigh
         private readonly double startH;
         private readonly double placedH;
         private readonly double depthM;
+        private readonly double halfHoursOverHeat;
         private readonly double initialH;
+        private readonly double dragH;
         private readonly double finalH;
         private readonly double nightSkyK;
         private readonly double? groundC;
+        private readonly double nightCover;
+        private readonly Microclimate site;
 
         public SlabStep(ZonePour pour, HourlyWeather weather, double nightSkyK)
         {
             this.weather = weather;
-            this.nightSkyK = nightSkyK;
+            site = pour.Site;
+            this.nightSkyK = site.UnderSky ? nightSkyK : 0;
             hydration = Hydration.Of(pour.Mix);
             bleeding = Bleeding.Of(pour.Mix, pour.Depth.Metres);
             cover = pour.Cover;
             startH = (pour.WaterAdded - weather.Start).TotalHours;
             placedH = pour.ToPlaced.TotalHours;
             depthM = pour.Depth.Metres;
+            halfHoursOverHeat = 1800 / (HeatJPerM3K * depthM);
             initialH = pour.Mix.ToInitialSet.TotalHours;
+            dragH = DraggedOffAt * initialH;
             finalH = pour.Mix.ToFinalSet.TotalHours;
             groundC = pour.OnGround ? pour.GroundC ?? weather.MeanAirC : null;
+            nightCover = pour.NightCoverM2KPerW;
         }
 
-        public SlabState Forward(SlabState at, double from, double to, out double bleedKgM2H, out double deficitKgM2H)
+        public SlabState Forward(in SlabState at, double from, double to, out SurfaceWater water)
         {
-            (bleedKgM2H, deficitKgM2H) = (0, 0);
-            if (to <= placedH)
-            {
-                // In the mixer and the barrow it keeps its heat.
-                return at with { EquivalentH = at.EquivalentH + (EquivalentAge.Rate(at.TemperatureC) * (to - from)) };
-            }
-
+            var (temperatureC, ageH, filmKg, dragged, still) = at;
             if (from < placedH)
             {
-                at = at with { EquivalentH = at.EquivalentH + (EquivalentAge.Rate(at.TemperatureC) * (placedH - from)) };
+                // In the mixer and the barrow it keeps its heat.
+                ageH += EquivalentAge.QuickRate(temperatureC) * (Math.Min(to, placedH) - from);
+                still = bleeding.StillAt(ageH);
+                if (to <= placedH)
+                {
+                    water = default;
+                    return new SlabState(temperatureC, ageH, filmKg, dragged, still);
+                }
+
                 from = placedH;
             }
 
-            var drag = DraggedOffAt * initialH;
-            if (at.EquivalentH >= drag)
+            if (ageH >= dragH)
             {
-                at = at with { FilmKgM2 = 0, Dragged = at.Dragged || at.FilmKgM2 > Bleeding.SheenKgM2 };
+                (filmKg, dragged) = (0, dragged || filmKg > Bleeding.SheenKgM2);
             }
 
-            var (step, air) = (to - from, weather.At(startH + ((from + to) / 2)));
-            var covered = at.EquivalentH >= finalH;
-            var shut = covered && cover == SlabCover.Shut;
+            var (step, air) = (to - from, site.Of(weather.SurfaceAt(startH + ((from + to) / 2))));
+            var inverse = 1 / step;
+            var covered = ageH >= finalH;
+            var tucked = covered && nightCover > 0 && air.SunWm2 < DuskWPerM2;
+            var shut = (covered && cover == SlabCover.Shut) || tucked;
+            var kept = covered && cover == SlabCover.KeptWet;
             var sun = shut ? 0 : air.SunWm2;
-            var wind = air.SlabWindKmh;
             var skyC = shut ? air.AirC : air.AirC - (nightSkyK * Math.Max(0, 1 - (air.SunWm2 / DuskWPerM2)));
-            var film = 11 + (2 * wind / 3.6);
-            var under = GroundWPerM2K * (groundC ?? air.AirC);
-            var steady = (film * skyC) + under + (SunTaken * sun);
-            var (loss, capacity) = (film + GroundWPerM2K, HeatJPerM3K * depthM);
-            var half = Math.Exp(-loss * step * 1800 / capacity);
+            var film = 11 + (2 / 3.6 * air.WindKmh);
+            film = tucked ? 1 / ((1 / film) + nightCover) : film;
+            var steady = (film * skyC) + (GroundWPerM2K * (groundC ?? air.AirC)) + (SunTaken * sun);
+            var loss = film + GroundWPerM2K;
+            var half = Decay.Of(loss * step * halfHoursOverHeat);
+            var inverseLoss = 1 / loss;
 
             // To the middle of the step by what holds at its start.
-            var rate0 = EquivalentAge.Rate(at.TemperatureC);
-            var still = bleeding.StillAt(at.EquivalentH);
-            var wet0 = Wet(at, shut, covered, Evaporation.Uno(at.TemperatureC, air.AirC, air.Humidity, wind), bleeding.RateWith(still) * rate0, step / 2);
-            var goes0 = (steady - (LatentW * wet0) + (hydration.WattsPerM3(at.EquivalentH, rate0) * depthM)) / loss;
-            var middleC = goes0 + ((at.TemperatureC - goes0) * half);
-            var rate = EquivalentAge.Rate(middleC);
+            var rate0 = EquivalentAge.QuickRate(temperatureC);
+            var drying = Evaporation.Into(air.AirC, air.Humidity, air.WindKmh);
+            var would0 = shut ? 0 : drying.From(temperatureC);
+            var wet0 = kept ? would0 : Math.Min(would0, (2 * filmKg * inverse) + (bleeding.RateWith(still) * rate0));
+            var goes0 = (steady - (LatentW * wet0) + (hydration.WattsPerM3(ageH, rate0) * depthM)) * inverseLoss;
+            var middleC = goes0 + ((temperatureC - goes0) * half);
+            var rate = EquivalentAge.QuickRate(middleC);
 
             // Water is dragged off, and the cover laid, at a moment of their own: the step is parted there.
-            var age = at.EquivalentH + (rate * step);
-            if (Event(at.EquivalentH, age) is { } moment && step > LeastStepH)
+            var age = ageH + (rate * step);
+            if (Event(ageH, age) is { } moment && step > LeastStepH)
             {
-                var parted = from + ((moment - at.EquivalentH) / rate);
-                var before = Forward(at, from, parted, out _, out _) with { EquivalentH = moment };
-                return Forward(before, parted, to, out bleedKgM2H, out deficitKgM2H);
+                var parted = from + ((moment - ageH) / rate);
+                var before = Forward(new SlabState(temperatureC, ageH, filmKg, dragged, still), from, parted, out _) with { EquivalentH = moment };
+                return Forward(before, parted, to, out water);
             }
 
             // Over the whole step by what holds at its middle.
-            var evaporation = shut ? 0 : Evaporation.Uno(middleC, air.AirC, air.Humidity, wind);
-            var bled = bleeding.Whole * (still - bleeding.StillAt(age));
-            bleedKgM2H = bled / step;
-            var available = at.FilmKgM2 + bled;
-            var gone = covered && cover == SlabCover.KeptWet ? evaporation * step : Math.Min(evaporation * step, available);
-            var goes = (steady - (LatentW * gone / step) + (hydration.WattsPerM3((at.EquivalentH + age) / 2, rate) * depthM)) / loss;
-            var left = age >= drag + Near ? 0 : Math.Max(0, available - gone);
-            if (left <= 0 && age < initialH)
-            {
-                var drying = middleC <= air.AirC + DryingAboveAirK ? evaporation : Evaporation.Uno(air.AirC + DryingAboveAirK, air.AirC, air.Humidity, wind);
-                deficitKgM2H = Math.Max(0, drying - bleedKgM2H);
-            }
-
-            return new SlabState(goes + ((at.TemperatureC - goes) * half * half), age, left, at.Dragged);
+            var evaporation = shut ? 0 : drying.From(middleC);
+            var remains = bleeding.StillAfter(still, age - ageH);
+            var bled = bleeding.Whole * (still - remains);
+            var available = filmKg + bled;
+            var gone = kept ? evaporation * step : Math.Min(evaporation * step, available);
+            var goes = (steady - (LatentW * gone * inverse) + (hydration.WattsPerM3((ageH + age) / 2, rate) * depthM)) * inverseLoss;
+            var left = age >= dragH + Near ? 0 : Math.Max(0, available - gone);
+            var deficit = left <= 0 && age < initialH
+                ? Math.Max(0, (middleC <= air.AirC + DryingAboveAirK ? evaporation : drying.From(air.AirC + DryingAboveAirK)) - (bled * inverse))
+                : 0;
+            water = new SurfaceWater(bled * inverse, deficit, evaporation);
+            return new SlabState(goes + ((temperatureC - goes) * half * half), age, left, dragged, remains);
         }
 
         // The next of two ages that lies well within a step.
-        private double? Event(double from, double to)
-        {
-            var drag = DraggedOffAt * initialH;
-            return drag > from + Near && drag < to - Near ? drag : finalH > from + Near && finalH < to - Near ? finalH : null;
-        }
-
-        private double Wet(SlabState at, bool shut, bool covered, double evaporation, double bleedRate, double step) =>
-            shut ? 0 : covered && cover == SlabCover.KeptWet ? evaporation : Math.Min(evaporation, (at.FilmKgM2 / step) + bleedRate);
+        private double? Event(double from, double to) =>
+            dragH > from + Near && dragH < to - Near ? dragH : finalH > from + Near && finalH < to - Near ? finalH : null;
     }
 
-    private static double[] Hours((double Until, double Step)[] steps, double span)
+    // Steps grow with age, as changes slow down.
+    private static double[] Hours(bool rapid, int inHour, double span)
     {
         var hours = new List<double> { 0 };
         var from = 0.0;
+        (double Until, double Step)[] steps = [(rapid ? RapidHours : 0, 0.1 / inHour), (24, 1.0 / inHour), (72, 0.5), (14 * 24, 1), (double.MaxValue, 4)];
         foreach (var (until, step) in steps)
         {
             var to = Math.Min(span, until);
-            var count = to > from ? (int)Math.Ceiling((to - from) / step) : 0;
+            var count = to > from ? (int)Math.Ceiling(((to - from) / step) - 1e-9) : 0;
             for (var i = 1; i <= count; i++)
             {
                 hours.Add(from + ((to - from) * i / count));
@@ -215,6 +264,12 @@ public enum SlabCover
     Shut,
 }
 
+/// <summary>Over one step, kg/m2/h.</summary>
+/// <param name="BleedKgM2H">Rises to the face.</param>
+/// <param name="DeficitKgM2H">Dries more than bleeds, with no film left.</param>
+/// <param name="EvaporationKgM2H">What a wet face would lose.</param>
+internal readonly record struct SurfaceWater(double BleedKgM2H, double DeficitKgM2H, double EvaporationKgM2H);
+
 /// <summary>What a history holds at each step.</summary>
 internal sealed class SlabTrack(int count)
 {
@@ -224,13 +279,6 @@ internal sealed class SlabTrack(int count)
 
     public double[] FilmKgM2 { get; } = new double[count];
 
-    public double[] BleedKgM2H { get; } = new double[count];
-
-    public double[] DeficitKgM2H { get; } = new double[count];
-
-    public bool Dragged { get; private set; }
-
-    public void Set(int step, HeatBalanceSlab.SlabState state, double bleed, double deficit) =>
-        (TemperatureC[step], EquivalentH[step], FilmKgM2[step], BleedKgM2H[step], DeficitKgM2H[step], Dragged) =
-            (state.TemperatureC, state.EquivalentH, state.FilmKgM2, bleed, deficit, state.Dragged);
+    public void Set(int step, HeatBalanceSlab.SlabState state) =>
+        (TemperatureC[step], EquivalentH[step], FilmKgM2[step]) = (state.TemperatureC, state.EquivalentH, state.FilmKgM2);
 }

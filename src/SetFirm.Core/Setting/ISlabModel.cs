@@ -21,6 +21,12 @@ public sealed record ZonePour(ConcreteMix Mix, Length Depth, double MixC, Instan
     /// <summary>Ground under it; else air.</summary>
     public bool OnGround { get; init; } = true;
 
+    /// <summary>How the weather at the pour differs from the forecast's.</summary>
+    public Microclimate Site { get; init; } = Microclimate.Open;
+
+    /// <summary>Resistance of what is laid over it in the nights from final set on, m2K/W; 0 for nothing.</summary>
+    public double NightCoverM2KPerW { get; init; }
+
     /// <summary>Of the ground, °C; null takes the mean of the weather's air.</summary>
     public double? GroundC { get; init; }
 }
@@ -32,4 +38,13 @@ public interface ISlabModel
     /// <param name="weather">Hours at the site.</param>
     /// <param name="span">How far to follow it from <see cref="ZonePour.WaterAdded"/>.</param>
     SlabHistory Follow(ZonePour pour, HourlyWeather weather, Duration span);
+
+    /// <summary>The few moments that windows are made of, without keeping the whole history; the same sums as <see cref="Follow"/>.</summary>
+    /// <param name="pour">The zone.</param>
+    /// <param name="weather">Hours at the site.</param>
+    /// <param name="ages">Equivalent hours, rising.</param>
+    /// <param name="frostSafeH">Equivalent hours from which frost does no harm.</param>
+    /// <param name="span">Followed no longer than this, and no longer than the last age.</param>
+    /// <param name="reachedH">Takes the hours from its water at which each age is reached; infinity where it is not.</param>
+    SlabMarks Mark(ZonePour pour, HourlyWeather weather, ReadOnlySpan<double> ages, double frostSafeH, Duration span, Span<double> reachedH);
 }

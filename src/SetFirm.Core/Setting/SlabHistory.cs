@@ -12,37 +12,23 @@ public sealed class SlabHistory
     private readonly SlabTrack track;
 
     /// <summary>Takes the arrays over; all of one length, hours rising from 0.</summary>
-    internal SlabHistory(Instant waterAdded, Duration toPlaced, double[] hours, SlabTrack track)
+    internal SlabHistory(Instant waterAdded, Duration toPlaced, double[] hours, SlabTrack track, SlabMarks marks)
     {
-        (WaterAdded, Placed) = (waterAdded, waterAdded + toPlaced);
+        (WaterAdded, Placed, Marks) = (waterAdded, waterAdded + toPlaced, marks);
         this.hours = hours;
         this.track = track;
         temperatureC = track.TemperatureC;
         equivalentHours = track.EquivalentH;
-        for (var i = 1; i < hours.Length; i++)
-        {
-            PeakDeficitKgM2H = Math.Max(PeakDeficitKgM2H, track.DeficitKgM2H[i]);
-            if (track.FilmKgM2[i] > Bleeding.SheenKgM2)
-            {
-                // To where the film falls to the least that shows, on the way to the next step.
-                var next = i + 1 < hours.Length ? track.FilmKgM2[i + 1] : 0;
-                var share = next >= Bleeding.SheenKgM2 ? 1 : (track.FilmKgM2[i] - Bleeding.SheenKgM2) / (track.FilmKgM2[i] - next);
-                SheenGone = WaterAdded + Duration.FromHours(hours[i] + (share * (hours[Math.Min(i + 1, hours.Length - 1)] - hours[i])));
-            }
-        }
     }
+
+    /// <summary>What happens on its face.</summary>
+    public SlabMarks Marks { get; }
 
     /// <summary>It lies in the form.</summary>
     public Instant Placed { get; }
 
     /// <summary>When the sheen of bled water is gone; null where none ever shows, because it dries as fast as it bleeds.</summary>
-    public Instant? SheenGone { get; }
-
-    /// <summary>Water still stood on it when it had to be dragged off.</summary>
-    public bool WaterDragged => track.Dragged;
-
-    /// <summary>The most by which drying outran bleeding before first set, kg/m2/h.</summary>
-    public double PeakDeficitKgM2H { get; }
+    public Instant? SheenGone => Marks.SheenGoneH is { } gone ? WaterAdded + Duration.FromHours(gone) : null;
 
     public Instant WaterAdded { get; }
 
@@ -67,20 +53,6 @@ public sealed class SlabHistory
 
     /// <summary>Water on its face, kg/m2.</summary>
     public double FilmAt(Instant moment) => Along(hours, track.FilmKgM2, (moment - WaterAdded).TotalHours);
-
-    /// <summary>From when on it bleeds no faster than this, kg/m2/h; null where not within the span.</summary>
-    public Instant? WhenBleedsLess(double kgM2H)
-    {
-        for (var i = hours.Length - 1; i > 0; i--)
-        {
-            if (track.BleedKgM2H[i] > kgM2H)
-            {
-                return i + 1 < hours.Length ? WaterAdded + Duration.FromHours(hours[i]) : null;
-            }
-        }
-
-        return Placed;
-    }
 
     private static double Along(double[] xs, double[] ys, double x)
     {

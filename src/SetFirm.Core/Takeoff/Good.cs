@@ -53,6 +53,8 @@ public enum GoodKind
     Plastic,
     Tape,
     Burlap,
+    CuringCompound,
+    CureAndSeal,
     Sealer,
     Gloves,
     Goggles,

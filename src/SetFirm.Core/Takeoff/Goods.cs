@@ -15,6 +15,9 @@ public static class Goods
     /// <summary>A coat of sealer, m2 to the litre. Source: common labels.</summary>
     public const double SealerCoversM2 = 10;
 
+    /// <summary>Curing compound, m2 to the litre. Source: common labels.</summary>
+    public const double CompoundCoversM2 = 5;
+
     private const double MetricCementKg = 25;
 
     public static Good Bag(BagMix bag)
@@ -93,6 +96,10 @@ public static class Goods
     public static Good Plastic { get; } = Of(GoodKind.Plastic, GoodGroup.Surface, GoodUnit.M2, 0.18, "", 0, new Pack(100, 42), new Pack(20, 12));
 
     public static Good Tape { get; } = Of(GoodKind.Tape, GoodGroup.Surface, GoodUnit.M, 0.01, "", 0, new Pack(50, 6));
+
+    public static Good CuringCompound { get; } = Of(GoodKind.CuringCompound, GoodGroup.Surface, GoodUnit.L, 1, "", 0, new Pack(10, 38), new Pack(2.5, 14));
+
+    public static Good CureAndSeal { get; } = Of(GoodKind.CureAndSeal, GoodGroup.Surface, GoodUnit.L, 1, "", 0, new Pack(10, 62), new Pack(2.5, 21));
 
     public static Good Burlap { get; } = Of(GoodKind.Burlap, GoodGroup.Surface, GoodUnit.M2, 0.3, "", 0, new Pack(10, 14));
 

@@ -1,4 +1,6 @@
 using System.Collections.Immutable;
+using System.Runtime.CompilerServices;
+using System.Runtime.Intrinsics;
 using NodaTime;
 
 namespace SetFirm.Core.Weather;
@@ -12,13 +14,23 @@ public sealed class HourlyWeather
     private readonly ImmutableArray<WeatherHour> hours;
     private readonly WeatherHour[] meanDay;
 
+    /// <summary>What acts on a slab, four numbers an hour side by side: it is asked for hundreds of thousands of times.</summary>
+    private readonly Vector256<double>[] surface;
+    private readonly Vector256<double>[] surfaceMeanDay;
+
     private HourlyWeather(Instant start, ImmutableArray<WeatherHour> hours)
     {
         Start = start;
+        Issued = start;
         this.hours = hours;
         meanDay = MeanDay(hours);
         MeanAirC = hours.Average(h => h.AirC);
+        surface = [.. hours.Select(SurfaceOf)];
+        surfaceMeanDay = [.. meanDay.Select(SurfaceOf)];
     }
+
+    /// <summary>From when on it is foreseen, not known: its doubt grows from here.</summary>
+    public Instant Issued { get; private init; }
 
     /// <summary>Of all hours given, °C.</summary>
     public double MeanAirC { get; }
@@ -50,6 +62,35 @@ public sealed class HourlyWeather
         return new WeatherCheck.Sound(new HourlyWeather(start, hours));
     }
 
+    /// <summary>The same hours, foreseen from another moment.</summary>
+    public HourlyWeather IssuedAt(Instant moment) => new(Start, hours) { Issued = moment };
+
+    /// <summary>The same span with every hour changed, as by shade or an ensemble; an hour that cannot be is a mistake of the change.</summary>
+    public HourlyWeather Changed(Func<WeatherHour, int, WeatherHour> change)
+    {
+        ArgumentNullException.ThrowIfNull(change);
+        var changed = ImmutableArray.CreateBuilder<WeatherHour>(hours.Length);
+        for (var i = 0; i < hours.Length; i++)
+        {
+            var hour = change(hours[i], i);
+            changed.Add(Fault(hour) is null ? hour : throw new ArgumentException($"hour {i} was changed to what cannot be"));
+        }
+
+        return new HourlyWeather(Start, changed.MoveToImmutable()) { Issued = Issued };
+    }
+
+    /// <summary>What acts on a slab at a moment: straight lines between hours.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    public SurfaceAir SurfaceAt(double hoursFromStart)
+    {
+        var before = Math.Floor(hoursFromStart);
+        var (a, b) = (Surface((int)before), Surface((int)before + 1));
+        return new SurfaceAir(a + ((b - a) * Vector256.Create(hoursFromStart - before)));
+    }
+
+    /// <summary>The given hour that holds a moment, as it is in this run; its mean day outside.</summary>
+    public WeatherHour HourOf(Instant moment) => Hour((int)Math.Floor((moment - Start).TotalHours));
+
     public WeatherHour At(Instant moment) => At((moment - Start).TotalHours);
 
     /// <param name="hoursFromStart">May lie outside the run.</param>
@@ -71,6 +112,22 @@ public sealed class HourlyWeather
         }
 
         return 1 - dry;
+    }
+
+    /// <summary>Whether it rains in a span of a path, where it does or does not.</summary>
+    /// <param name="fromH">Hours from the start of the run; the hour that is running counts.</param>
+    /// <param name="toH">Likewise.</param>
+    public bool Rains(double fromH, double toH)
+    {
+        for (var hour = (int)Math.Floor(fromH); hour < toH; hour++)
+        {
+            if (Hour(hour).RainChance > 0.5)
+            {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private static string? Fault(WeatherHour h) =>
@@ -113,8 +170,33 @@ public sealed class HourlyWeather
         RainMm = a.RainMm + (times * b.RainMm),
     };
 
+    private static Vector256<double> SurfaceOf(WeatherHour h) => Vector256.Create(h.AirC, h.Humidity, h.SlabWindKmh, h.SunWm2);
+
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private Vector256<double> Surface(int index) => (uint)index < (uint)surface.Length ? surface[index] : surfaceMeanDay[((index % 24) + 24) % 24];
+
     private WeatherHour Hour(int index) =>
         index >= 0 && index < hours.Length ? hours[index] : meanDay[((index % 24) + 24) % 24];
+}
+
+/// <summary>The air that acts on a slab.</summary>
+public readonly struct SurfaceAir
+{
+    internal SurfaceAir(Vector256<double> packed) => Packed = packed;
+
+    internal Vector256<double> Packed { get; }
+
+    /// <summary>°C.</summary>
+    public double AirC => Packed.GetElement(0);
+
+    /// <summary>0-1.</summary>
+    public double Humidity => Packed.GetElement(1);
+
+    /// <summary>At 0.5 m above the slab, km/h.</summary>
+    public double WindKmh => Packed.GetElement(2);
+
+    /// <summary>W/m2.</summary>
+    public double SunWm2 => Packed.GetElement(3);
 }
 
 /// <summary>What the check of a run of weather found.</summary>

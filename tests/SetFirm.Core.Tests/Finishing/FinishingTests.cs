@@ -17,8 +17,8 @@ public sealed class FinishingTests
         {
             var chain = Finishes.Chain(finish, rapid: false);
             chain.Select(r => r.Pass).ShouldBeInOrder();
-            chain.Select(r => r.Opens).ShouldBeInOrder();
-            chain.Select(r => r.Closes).ShouldBeInOrder();
+            chain.Where(r => r.PaceM2H > 0).Select(r => r.Opens).ShouldBeInOrder();
+            chain.Where(r => r.PaceM2H > 0).Select(r => r.Closes).ShouldBeInOrder();
             chain.ShouldAllBe(r => r.Opens < r.Closes);
         }
     }
@@ -29,6 +29,36 @@ public sealed class FinishingTests
         Finishes.Chain(Finish.Mag, rapid: false)[^1].Pass.ShouldBe(Pass.SecondFloat);
         Finishes.Chain(Finish.Broom, rapid: false)[^1].Pass.ShouldBe(Pass.Broom);
         Finishes.Chain(Finish.Steel, rapid: false)[^1].Pass.ShouldBe(Pass.HardTrowel);
+        Finishes.Chain(Finish.SteelOnce, rapid: false)[^1].Pass.ShouldBe(Pass.FirstTrowel);
+        Finishes.Chain(Finish.Rubbed, rapid: false)[^1].Pass.ShouldBe(Pass.StripAndRub);
+        Finishes.Chain(Finish.Exposed, rapid: false)[^1].Pass.ShouldBe(Pass.ExposeStone);
+        Finishes.Chain(Finish.Pebbles, rapid: false)[^1].Pass.ShouldBe(Pass.WashSlurry);
+        Finishes.Chain(Finish.GroundLater, rapid: false)[^1].Pass.ShouldBe(Pass.SecondFloat);
+    }
+
+    /// <summary>The craft's own table: pass, opens and closes in set progress.</summary>
+    [Theory]
+    [InlineData(Finish.Pebbles, Pass.WashSlurry, 0.20, 0.40)]
+    [InlineData(Finish.Mag, Pass.EdgeAndFloat, 0.12, 0.45)]
+    [InlineData(Finish.Mag, Pass.SecondFloat, 0.40, 0.75)]
+    [InlineData(Finish.Exposed, Pass.ExposeStone, 0.45, 0.80)]
+    [InlineData(Finish.Broom, Pass.Broom, 0.55, 1.05)]
+    [InlineData(Finish.SteelOnce, Pass.FirstTrowel, 0.65, 1.00)]
+    [InlineData(Finish.Steel, Pass.HardTrowel, 0.95, 1.40)]
+    [InlineData(Finish.Rubbed, Pass.StripAndRub, 0.75, 1.10)]
+    public void A_pass_opens_and_closes_at_the_progress_that_the_craft_gives(Finish finish, Pass pass, double opens, double closes)
+    {
+        var rule = Finishes.Chain(finish, rapid: false).Single(r => r.Pass == pass);
+        (rule.Opens, rule.Closes).ShouldBe((opens, closes));
+    }
+
+    [Fact]
+    public void Joints_are_sawn_from_final_set_to_three_times_final_set()
+    {
+        var mix = Samples.Mix(initialSetH: 5, finalSetH: 8);
+        var rule = Finishes.Sawing(mix);
+        (rule.Opens * 5).ShouldBe(8, 1e-9);
+        (rule.Closes * 5).ShouldBe(24, 1e-9);
     }
 
     [Fact]
@@ -41,18 +71,15 @@ public sealed class FinishingTests
     }
 
     [Fact]
-    public void A_window_never_opens_before_placing_nor_closes_before_it_opens_and_its_band_holds_it() =>
+    public void A_window_never_opens_before_placing_nor_closes_before_it_opens() =>
         Gen.Select(Gen.Double[3, 35], Gen.Double[0, 5], Gen.Double[0, 2], Gen.Double[0.4, 8]).Sample((airC, spreadH, placingH, initialH) =>
         {
             var weather = Samples.Steady(airC);
             var oldest = Model.Follow(Samples.Zone(airC), weather, Span);
             var youngest = Model.Follow(Samples.Zone(airC) with { WaterAdded = Samples.Morning + Duration.FromHours(spreadH) }, weather, Span);
             var placed = Samples.Morning + Duration.FromHours(spreadH + placingH);
-            return Finishes.Chain(Finish.Steel, rapid: false).All(rule => PassWindows.Of(rule, oldest, youngest, placed, Duration.FromHours(initialH)) is not { } w
-                || (w.Opens >= placed && w.Closes >= w.Opens
-                    && w.OpensEarliest <= w.Opens && w.Opens <= w.OpensLatest
-                    && w.ClosesEarliest <= w.Closes && w.Closes <= w.ClosesLatest
-                    && w.OpensEarliest >= placed && w.ClosesEarliest >= w.OpensEarliest && w.ClosesLatest >= w.OpensLatest));
+            return Finishes.Chain(Finish.Steel, rapid: false).Where(r => r.Pass != Pass.StrikeOff).All(rule => Windows.Of(rule, oldest, youngest, placed, initialH) is not { } w
+                || (w.Opens >= placed - Duration.FromSeconds(1) && w.Closes >= w.Opens));
         });
 
     [Fact]
@@ -61,15 +88,15 @@ public sealed class FinishingTests
         var weather = Samples.Steady(20);
         var oldest = Model.Follow(Samples.Zone(), weather, Span);
         var youngest = Model.Follow(Samples.Zone() with { WaterAdded = Samples.Morning + Duration.FromHours(1) }, weather, Span);
-        var window = PassWindows.Of(new PassRule(Pass.Broom, 0.55, 1.05), oldest, youngest, Samples.Morning, Duration.FromHours(5)).ShouldNotBeNull();
-        window.Opens.ShouldBe(youngest.WhenEquivalentHours(0.55 * 5)!.Value);
-        window.Closes.ShouldBe(oldest.WhenEquivalentHours(1.05 * 5)!.Value);
+        var window = Windows.Of(new PassRule(Pass.Broom, 0.55, 1.05), oldest, youngest, Samples.Morning).ShouldNotBeNull();
+        (window.Opens - youngest.WhenEquivalentHours(0.55 * 5)!.Value).TotalSeconds.ShouldBe(0, 1);
+        (window.Closes - oldest.WhenEquivalentHours(1.05 * 5)!.Value).TotalSeconds.ShouldBe(0, 1);
     }
 
     [Fact]
     public void Where_it_is_too_cold_to_get_there_no_window_is_made_up()
     {
         var frozen = Model.Follow(Samples.Zone(mixC: 1), Samples.Steady(-8), Span);
-        PassWindows.Of(new PassRule(Pass.Broom, 0.55, 1.05), frozen, frozen, Samples.Morning, Duration.FromHours(5)).ShouldBeNull();
+        Windows.Of(new PassRule(Pass.Broom, 0.55, 1.05), frozen, frozen, Samples.Morning).ShouldBeNull();
     }
 }

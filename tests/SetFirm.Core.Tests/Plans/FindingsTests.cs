@@ -217,10 +217,13 @@ public sealed class FindingsTests
         var job = Samples.Terrace();
         var rain = Single(Planner.Plan(job, wet), FindingCode.RainBeforeSet);
         rain.Facts["limitPct"].ShouldBe(30);
-        rain.Remedies[0].Effect["daysLater"].ShouldBe(2);
-        var later = Planner.Plan(RemedyText.Taken(job, rain.Remedies[0]), wet);
+        var dry = rain.Remedies.Single(r => r.Code == RemedyCode.LaterDay);
+        dry.Effect["daysLater"].ShouldBe(2);
+        var later = Planner.Plan(RemedyText.Taken(job, dry), wet);
         later.Findings.ShouldNotContain(f => f.Code == FindingCode.RainBeforeSet);
-        (later.Day!.RainChance * 100).ShouldBe(rain.Remedies[0].Effect["chancePct"], 1e-6);
+        (later.Day!.RainChance * 100).ShouldBe(dry.Effect["chancePct"], 1e-6);
+        var covered = Planner.Plan(RemedyText.Taken(job, rain.Remedies.Single(r => r.Code == RemedyCode.RainCoverReady)), wet);
+        Single(covered, FindingCode.RainBeforeSet).Severity.ShouldBe(Severity.Note);
     }
 
     [Fact]

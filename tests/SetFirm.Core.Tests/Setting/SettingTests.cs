@@ -137,7 +137,7 @@ public sealed class SettingTests
         if (sheenTo == 0)
         {
             history.SheenGone.ShouldBeNull();
-            history.PeakDeficitKgM2H.ShouldBeGreaterThan(0.6); // an alarm
+            history.Marks.PeakDeficitKgM2H.ShouldBeGreaterThan(0.6); // an alarm
         }
         else
         {
@@ -145,7 +145,7 @@ public sealed class SettingTests
         }
 
         var broom = Finishes.Chain(Finish.Broom, rapid: false).Single(r => r.Pass == Pass.Broom);
-        var window = PassWindows.Of(broom, history, history, Samples.Morning, Duration.FromHours(5)).ShouldNotBeNull();
+        var window = Windows.Of(broom, history, history, Samples.Morning).ShouldNotBeNull();
         (window.Opens - Samples.Morning).TotalHours.ShouldBeInRange(broomFrom, broomTo);
         if (!double.IsNaN(closeFrom))
         {
@@ -182,15 +182,14 @@ public sealed class SettingTests
     public void Water_that_still_stands_is_dragged_off_and_the_edge_may_then_be_made_later()
     {
         var damp = Overcast.Follow(Samples.Zone(12), Samples.Steady(Samples.Mild with { AirC = 10, Humidity = 0.95, WindKmh = 2, SunWm2 = 0 }), Day);
-        damp.WaterDragged.ShouldBeTrue();
+        damp.Marks.Dragged.ShouldBeTrue();
         damp.EquivalentHoursAt(damp.SheenGone!.Value).ShouldBe(0.4 * 5, 0.15);
         var dry = Overcast.Follow(Samples.Zone(20) with { GroundC = 15 }, Samples.Steady(Samples.Mild with { AirC = 20, WindKmh = 10 / 0.6, SunWm2 = 0 }), Day);
-        dry.WaterDragged.ShouldBeFalse();
+        dry.Marks.Dragged.ShouldBeFalse();
         var edge = Finishes.Chain(Finish.Broom, rapid: false).Single(r => r.Pass == Pass.EdgeAndFloat);
-        damp.EquivalentHoursAt(PassWindows.Of(edge, damp, damp, damp.Placed, Duration.FromHours(5))!.Closes).ShouldBe(0.60 * 5, 0.01);
-        var window = PassWindows.Of(edge, dry, dry, dry.Placed, Duration.FromHours(5))!;
-        window.Opens.ShouldBe(dry.SheenGone!.Value);
-        window.OpensEarliest.ShouldBeLessThan(window.Opens);
+        damp.EquivalentHoursAt(Windows.Of(edge, damp, damp, damp.Placed)!.Value.Closes).ShouldBe(0.60 * 5, 0.01);
+        var window = Windows.Of(edge, dry, dry, dry.Placed)!.Value;
+        (window.Opens - dry.SheenGone!.Value).TotalSeconds.ShouldBe(0, 1);
         dry.EquivalentHoursAt(window.Closes).ShouldBe(0.45 * 5, 0.01);
     }
 

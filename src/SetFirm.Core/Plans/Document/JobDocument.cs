@@ -1,5 +1,7 @@
+using SetFirm.Core.Curing;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
+using SetFirm.Core.Weather;
 
 namespace SetFirm.Core.Plans.Document;
 
@@ -11,12 +13,12 @@ namespace SetFirm.Core.Plans.Document;
 public sealed record JobDocument
 {
     public const string FormatName = "setfirm-job";
-    public const int CurrentVersion = 3;
+    public const int CurrentVersion = 4;
 
     /// <summary>Always <c>setfirm-job</c>.</summary>
     public required string Format { get; init; }
 
-    /// <summary>Version of the format; 3. Older files are brought up to it as they are read.</summary>
+    /// <summary>Version of the format; 4. Older files are brought up to it as they are read.</summary>
     public required int Version { get; init; }
 
     /// <summary>What the person calls the job.</summary>
@@ -38,6 +40,9 @@ public sealed record JobDocument
     public required MixingDocument Mixing { get; init; }
 
     public required BuyDocument Buy { get; init; }
+
+    /// <summary>What stands over and beside the pour.</summary>
+    public SiteDocument Site { get; init; } = new();
 
     public required DayDocument Day { get; init; }
 
@@ -65,6 +70,26 @@ public sealed record MixingDocument
     public double? WantedMixC { get; init; }
 }
 
+/// <summary>How the weather at the pour differs from that of the forecast.</summary>
+public sealed record SiteDocument
+{
+    public Shelter Shelter { get; init; }
+
+    public Shade Shade { get; init; }
+
+    /// <summary>Something breaks the wind.</summary>
+    public bool Windbreak { get; init; }
+
+    /// <summary>Mist is sprayed over it while it is finished.</summary>
+    public bool Fog { get; init; }
+
+    /// <summary>A cover stands ready in case it rains before it has set.</summary>
+    public bool RainCover { get; init; }
+
+    /// <summary>Id of weather read from a file and kept by the service; empty takes the forecast.</summary>
+    public string WeatherFile { get; init; } = "";
+}
+
 /// <summary>When it is poured.</summary>
 public sealed record DayDocument
 {
@@ -73,13 +98,61 @@ public sealed record DayDocument
 
     /// <summary>Local time of the first water, <c>08:30</c>.</summary>
     public required string Start { get; init; }
+
+    /// <summary>Local time from which one may begin.</summary>
+    public string WorkFrom { get; init; } = "06:00";
+
+    /// <summary>Local time after which nobody begins.</summary>
+    public string WorkUntil { get; init; } = "18:00";
 }
 
-/// <summary>How it is kept wet.</summary>
+/// <summary>How it is kept wet, kept from frost, and coated.</summary>
 public sealed record CureDocument
 {
-    public required Curing.CuringMethod Method { get; init; }
+    public required CuringMethod Method { get; init; }
 
     /// <summary>Days of wetting; null takes the advice.</summary>
     public double? Days { get; init; }
+
+    /// <summary>Local time from which somebody is up to wet it.</summary>
+    public string WakeFrom { get; init; } = "07:00";
+
+    /// <summary>Local time until which.</summary>
+    public string WakeUntil { get; init; } = "22:00";
+
+    /// <summary>What is laid over it in the nights.</summary>
+    public FrostGuard Frost { get; init; }
+
+    /// <summary>Sealers, paints and stains, in the order in which they go on.</summary>
+    public IReadOnlyList<CoatDocument> Coats { get; init; } = [];
+}
+
+/// <summary>A product that goes on the hard concrete, as its label has it.</summary>
+public sealed record CoatDocument
+{
+    public required string Name { get; init; }
+
+    /// <summary>How many coats.</summary>
+    public required int Coats { get; init; }
+
+    /// <summary>Age of the concrete before the first, days.</summary>
+    public required double FromDays { get; init; }
+
+    /// <summary>From one coat to the next at the least, hours.</summary>
+    public required double RecoatLeastH { get; init; }
+
+    /// <summary>And at the most; later the coat is scuffed first.</summary>
+    public required double RecoatMostH { get; init; }
+
+    /// <summary>Each coat is kept wet for so long, hours; 0 for a product that dries.</summary>
+    public double KeepWetH { get; init; }
+
+    /// <summary>Concrete wants to be dry on top; a product that is laid on damp concrete does not.</summary>
+    public bool OnDry { get; init; } = true;
+
+    /// <summary>Water to one of product, by volume; 0 goes on as it is.</summary>
+    public double Dilution { get; init; }
+
+    /// <summary>After the last coat until it is used, hours.</summary>
+    public double CureH { get; init; }
 }

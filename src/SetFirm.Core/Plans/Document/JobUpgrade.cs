@@ -18,6 +18,11 @@ internal static class JobUpgrade
             TwoToThree(job);
         }
 
+        if ((int?)job["version"] == 3)
+        {
+            ThreeToFour(job);
+        }
+
         return job;
     }
 
@@ -91,4 +96,7 @@ internal static class JobUpgrade
             ["hourWorth"] = 15,
         };
     }
+
+    // Version 4 has the site, working and waking hours, frost guards and coats; all of them begin as the planner took them before.
+    private static void ThreeToFour(JsonObject job) => job["version"] = 4;
 }

@@ -1,5 +1,6 @@
 using NodaTime;
 using SetFirm.Core.Finishing;
+using SetFirm.Core.PourDay;
 
 namespace SetFirm.Core.Plans.Report;
 
@@ -14,6 +15,10 @@ namespace SetFirm.Core.Plans.Report;
 /// <param name="PeakEvaporation">Most in those hours, kg/m2/h.</param>
 /// <param name="CareEvaporation">From here take care, kg/m2/h.</param>
 /// <param name="ActEvaporation">From here take precautions, kg/m2/h.</param>
+/// <param name="Chance">That all goes well, 0-1: weather, set and crew.</param>
+/// <param name="Faults">What goes wrong when it does, the most frequent first.</param>
+/// <param name="Light">Of the day.</param>
+/// <param name="Hands">People.</param>
 /// <param name="Zones">Parts finished as one.</param>
 /// <param name="Passes">All zones together, in working order.</param>
 /// <param name="Hours">Weather and evaporation, hour by hour.</param>
@@ -28,6 +33,10 @@ public sealed record DayReport(
     double PeakEvaporation,
     double CareEvaporation,
     double ActEvaporation,
+    double Chance,
+    IReadOnlyList<FaultShare> Faults,
+    LightReport Light,
+    int Hands,
     IReadOnlyList<ZoneReport> Zones,
     IReadOnlyList<PassReport> Passes,
     IReadOnlyList<HourReport> Hours);
@@ -43,9 +52,26 @@ public sealed record DayReport(
 public sealed record ZoneReport(
     int Number, int Element, int FirstBatch, int LastBatch, Instant Placed, Instant? SheenGone, double PeakDeficit, IReadOnlyList<PassReport> Passes);
 
-/// <summary>When a pass opens and closes, with the band that doubt in the set gives.</summary>
+/// <summary>When a pass opens and closes; the band holds four cases in five.</summary>
+/// <param name="Pass">Which.</param>
+/// <param name="Opens">Best guess.</param>
+/// <param name="Closes">Best guess.</param>
+/// <param name="OpensEarliest">One case in ten opens earlier.</param>
+/// <param name="OpensLatest">One in ten later.</param>
+/// <param name="ClosesEarliest">One in ten closes earlier.</param>
+/// <param name="ClosesLatest">One in ten later.</param>
+/// <param name="Begins">When the crew gets to it; null for what goes along with placing.</param>
+/// <param name="WorkMin">What it takes one person.</param>
 public sealed record PassReport(
-    Pass Pass, Instant Opens, Instant Closes, Instant OpensEarliest, Instant OpensLatest, Instant ClosesEarliest, Instant ClosesLatest);
+    Pass Pass, Instant Opens, Instant Closes, Instant OpensEarliest, Instant OpensLatest, Instant ClosesEarliest, Instant ClosesLatest, Instant? Begins, double WorkMin);
+
+/// <param name="Fault">What goes wrong.</param>
+/// <param name="Share">How often, 0-1.</param>
+public sealed record FaultShare(DayFault Fault, double Share);
+
+/// <param name="Dawn">It is light from here.</param>
+/// <param name="Dusk">To here.</param>
+public sealed record LightReport(Instant Dawn, Instant Dusk);
 
 /// <param name="At">Start of the hour.</param>
 /// <param name="AirC">Air.</param>

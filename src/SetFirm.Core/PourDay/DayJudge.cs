@@ -1,0 +1,157 @@
+using System.Collections.Immutable;
+using NodaTime;
+using SetFirm.Core.Setting;
+using SetFirm.Core.Weather;
+
+namespace SetFirm.Core.PourDay;
+
+/// <summary>Why a day will not do.</summary>
+public enum DayFault
+{
+    /// <summary>It rains before it has set.</summary>
+    Rain,
+
+    /// <summary>It dries so fast that it has to be protected.</summary>
+    Drying,
+
+    /// <summary>It freezes too young, or the mix is too cold for cold weather.</summary>
+    Cold,
+
+    /// <summary>The mix is too hot.</summary>
+    Hot,
+
+    /// <summary>A pass falls into the dark.</summary>
+    Dark,
+
+    /// <summary>A batch is too old when the next one meets it.</summary>
+    Joint,
+
+    /// <summary>The crew does not get to a pass in time.</summary>
+    Hands,
+}
+
+/// <summary>What a start comes to over many ways it might go.</summary>
+/// <param name="Chance">That all goes well, 0-1.</param>
+/// <param name="DoneH">Hours from the first water until the last pass is made: one in ten, the middle, nine in ten.</param>
+/// <param name="Faults">Share of the ways in which each fault comes about, the most frequent first; none that never does.</param>
+public sealed record StartOdds(double Chance, (double Early, double Median, double Late) DoneH, ImmutableArray<(DayFault Fault, double Share)> Faults);
+
+/// <summary>Judges a day: one way it may go, or many.</summary>
+/// <param name="pour">What is poured.</param>
+/// <param name="forecast">Whose light the day has.</param>
+/// <param name="jointAge">How old a batch is when the next one meets it.</param>
+public sealed class DayJudge(DayPour pour, HourlyWeather forecast, Duration jointAge)
+{
+    /// <summary>The cold-joint clock: set progress under which a batch still takes the next one.</summary>
+    public const double JointProgress = 0.4;
+
+    /// <summary>ACI 306R: cold weather begins, °C.</summary>
+    public const double ColdAirC = 4;
+
+    /// <summary>And what the mix must then have, °C.</summary>
+    public const double LeastMixColdC = 13;
+
+    /// <summary>ACI 305R: what it may have at the most, °C.</summary>
+    public const double MostMixC = 35;
+
+    /// <summary>Drying over bleeding at which something has to be done, kg/m2/h; site practice.</summary>
+    public const double DeficitAct = 0.6;
+
+    /// <summary>Under this much sun it is dark, W/m2.</summary>
+    public const double DarkWm2 = 1;
+
+    private static readonly int Kinds = Enum.GetValues<DayFault>().Length;
+
+    /// <summary>What is wrong with a day in one member.</summary>
+    /// <param name="start">First water.</param>
+    /// <param name="member">How it went.</param>
+    /// <param name="outcome">What came of it.</param>
+    /// <param name="has">One for each fault, in the order of the enum; it is overwritten.</param>
+    /// <returns>True where there is none.</returns>
+    public bool Judge(Instant start, Member member, in DayOutcome outcome, Span<bool> has)
+    {
+        ArgumentNullException.ThrowIfNull(member);
+        var weather = member.Weather;
+        var from = (start - weather.Start).TotalHours;
+        var until = from + Math.Min(outcome.FinalSetH, DayPaths.Sight.TotalHours);
+        var mixC = pour.MixC(pour.Site.Of(weather.SurfaceAt(from)).AirC);
+        has[(int)DayFault.Rain] = pour.Site.UnderSky && !pour.RainCover && weather.Rains(from, until);
+        has[(int)DayFault.Drying] = outcome.PeakDeficitKgM2H > DeficitAct || outcome.PeakEvaporationKgM2H > Evaporation.ActKgPerM2H;
+        has[(int)DayFault.Cold] = outcome.FrozenYoung || double.IsInfinity(outcome.FinalSetH) || (mixC < LeastMixColdC && Coldest(weather, from, until) < ColdAirC);
+        has[(int)DayFault.Hot] = mixC > MostMixC;
+        has[(int)DayFault.Dark] = IsDark(start + Duration.FromHours(Math.Min(outcome.DoneH, DayPaths.Sight.TotalHours)));
+        has[(int)DayFault.Joint] = jointAge.TotalHours > JointProgress * pour.Mix.ToInitialSet.TotalHours * member.SetFactor / Math.Max(EquivalentAge.QuickRate(mixC), 0.01);
+        has[(int)DayFault.Hands] = outcome.LateTask >= 0;
+        return !has.Contains(true);
+    }
+
+    /// <summary>Nobody sees what they do; under a roof with walls there are lamps.</summary>
+    public bool IsDark(Instant moment) =>
+        !pour.Lit && forecast.SurfaceAt((moment - forecast.Start).TotalHours).SunWm2 < DarkWm2;
+
+    /// <param name="start">First water.</param>
+    /// <param name="members">At least one.</param>
+    /// <param name="paths">To follow them with.</param>
+    /// <param name="after">Called when a member was followed.</param>
+    public StartOdds Odds(Instant start, IReadOnlyList<Member> members, DayPaths paths, Action<int>? after = null)
+    {
+        ArgumentNullException.ThrowIfNull(members);
+        ArgumentNullException.ThrowIfNull(paths);
+        Span<bool> has = stackalloc bool[Kinds];
+        Span<int> counts = stackalloc int[Kinds];
+        counts.Clear();
+        var done = new double[members.Count];
+        var well = 0;
+        for (var m = 0; m < members.Count; m++)
+        {
+            var outcome = paths.Run(members[m], start);
+            done[m] = Math.Min(outcome.DoneH, DayPaths.Sight.TotalHours);
+            after?.Invoke(m);
+            well += Judge(start, members[m], outcome, has) ? 1 : 0;
+            for (var f = 0; f < Kinds; f++)
+            {
+                counts[f] += has[f] ? 1 : 0;
+            }
+        }
+
+        Array.Sort(done);
+        var faults = ImmutableArray.CreateBuilder<(DayFault, double)>();
+        for (var f = 0; f < Kinds; f++)
+        {
+            if (counts[f] > 0)
+            {
+                faults.Add(((DayFault)f, (double)counts[f] / members.Count));
+            }
+        }
+
+        faults.Sort((a, b) => b.Item2.CompareTo(a.Item2));
+        return new StartOdds(
+            (double)well / members.Count, (Members.Quantile(done, 0.1), Members.Quantile(done, 0.5), Members.Quantile(done, 0.9)), faults.ToImmutable());
+    }
+
+    /// <summary>Many starts, on as many processors as there are.</summary>
+    public StartOdds[] Odds(IReadOnlyList<Instant> starts, IReadOnlyList<Member> members, ISlabModel model)
+    {
+        ArgumentNullException.ThrowIfNull(starts);
+        var odds = new StartOdds[starts.Count];
+        Parallel.For(
+            0, starts.Count, () => new DayPaths(pour, model), (i, _, paths) =>
+            {
+                odds[i] = Odds(starts[i], members, paths);
+                return paths;
+            },
+            _ => { });
+        return odds;
+    }
+
+    private double Coldest(HourlyWeather weather, double from, double until)
+    {
+        var coldest = double.PositiveInfinity;
+        for (var h = from; h < until; h++)
+        {
+            coldest = Math.Min(coldest, pour.Site.Of(weather.SurfaceAt(h)).AirC);
+        }
+
+        return coldest;
+    }
+}

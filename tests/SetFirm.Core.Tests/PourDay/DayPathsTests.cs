@@ -1,0 +1,133 @@
+using CsCheck;
+using NodaTime;
+using SetFirm.Core.Batching;
+using SetFirm.Core.Curing;
+using SetFirm.Core.Finishing;
+using SetFirm.Core.PourDay;
+using SetFirm.Core.Quantities;
+using SetFirm.Core.Setting;
+using SetFirm.Core.Weather;
+
+namespace SetFirm.Core.Tests.PourDay;
+
+/// <summary>The quick way through a day comes to what the whole histories say.</summary>
+public sealed class DayPathsTests
+{
+    private static readonly HeatBalanceSlab Fine = new();
+    private static readonly HeatBalanceSlab Coarse = new(stepsInHour: HeatBalanceSlab.CoarseStepsInHour);
+
+    private static readonly Gen<(double Air, double Humidity, double Wind, double Sun, double Depth)> Airs =
+        Gen.Select(Gen.Double[3, 33], Gen.Double[0.25, 0.95], Gen.Double[0, 30], Gen.Double[0, 800], Gen.Double[30, 200]);
+
+    [Fact]
+    public void Marks_are_what_the_history_of_the_same_steps_holds() => Airs.Sample((air, humidity, wind, sun, depth) =>
+    {
+        var (weather, zone) = (Day(air, humidity, wind, sun), Samples.Zone(air, depth) with { ToPlaced = Duration.FromMinutes(20) });
+        var clock = new PassClock(Finishes.Chain(Finish.Steel, rapid: false), Samples.Mix());
+        var reached = new double[clock.Ages.Length];
+        var marks = Fine.Mark(zone, weather, clock.Ages, 0, Duration.FromHours(48), reached);
+        var history = Fine.Follow(zone, weather, Duration.FromHours(48));
+        for (var i = 0; i < reached.Length; i++)
+        {
+            var at = history.WhenEquivalentHours(clock.Ages[i]);
+            (at is null ? double.PositiveInfinity : (at.Value - zone.WaterAdded).TotalHours).ShouldBe(reached[i], 1e-6);
+        }
+
+        if (history.WhenEquivalentHours(clock.Ages[^1]) is not null)
+        {
+            marks.SheenGoneH.ShouldBe(history.Marks.SheenGoneH);
+            marks.PeakDeficitKgM2H.ShouldBe(history.Marks.PeakDeficitKgM2H);
+        }
+    });
+
+    [Fact]
+    public void Coarse_steps_move_a_window_by_under_five_minutes_or_a_little_of_a_long_wait() => Airs.Sample(
+        (air, humidity, wind, sun, depth) =>
+        {
+            var weather = Day(air, humidity, wind, sun);
+            var zone = Samples.Zone(air, depth);
+            var clock = new PassClock(Finishes.Chain(Finish.Broom, rapid: false), Samples.Mix());
+            double[] fine = new double[clock.Ages.Length], coarse = new double[clock.Ages.Length];
+            var a = Fine.Mark(zone, weather, clock.Ages, 0, Duration.FromHours(48), fine);
+            var b = Coarse.Mark(zone, weather, clock.Ages, 0, Duration.FromHours(48), coarse);
+            for (var i = 0; i < fine.Length; i++)
+            {
+                if (double.IsFinite(fine[i]) && double.IsFinite(coarse[i]))
+                {
+                    coarse[i].ShouldBe(fine[i], Math.Max(5.0 / 60, 0.015 * fine[i]));
+                }
+            }
+
+            a.Dragged.ShouldBe(b.Dragged | (a.Dragged && Math.Abs(a.SheenGoneH!.Value - a.ToDragH) < 0.5));
+        },
+        iter: 400);
+
+    [Fact]
+    public void Zones_between_two_that_are_followed_lie_where_they_would_be_followed_to()
+    {
+        var weather = Day(18, 0.6, 12, 500);
+        var rules = Finishes.Chain(Finish.Broom, rapid: false);
+        DayPour Of(IEnumerable<DayZone> zones) => Pour([.. zones]);
+        var many = Enumerable.Range(0, 40).Select(z => Zone(rules, 0.12 * z)).ToArray();
+        var all = new DayPaths(Of(many), Fine);
+        all.Run(new Member(weather, 1, 1), Samples.Morning);
+        foreach (var z in new[] { 3, 14, 33 })
+        {
+            var one = new DayPaths(Of([many[z]]), Fine);
+            one.Run(new Member(weather, 1, 1), Samples.Morning);
+            // A zone on its own has its mix mixed now, not at the hour of the first: the same mix here, since the first hour's air is the same.
+            for (var p = 0; p < rules.Length; p++)
+            {
+                all.Spans[all.FirstSpanOf(z) + p].OpensH.ShouldBe(one.Spans[p].OpensH, 0.06);
+                all.Spans[all.FirstSpanOf(z) + p].ClosesH.ShouldBe(one.Spans[p].ClosesH, 0.06);
+            }
+        }
+    }
+
+    [Fact]
+    public void A_slower_set_moves_every_pass_and_its_own_frost_age()
+    {
+        var paths = new DayPaths(Pour([Zone(Finishes.Chain(Finish.Steel, rapid: false), 0)]), Fine);
+        var weather = Day(15, 0.7, 8, 300);
+        paths.Run(new Member(weather, 1, 1), Samples.Morning);
+        var plain = paths.Spans.ToArray();
+        paths.Run(new Member(weather, 1.3, 1), Samples.Morning);
+        paths.Spans.ToArray().Zip(plain).Skip(3).ShouldAllBe(p => p.First.OpensH > p.Second.OpensH && p.First.ClosesH > p.Second.ClosesH);
+    }
+
+    [Fact]
+    public void The_age_of_a_strength_is_where_the_strength_is() => Gen.Select(Gen.Double[10, 50], Gen.Double[0.045, 0.38], Gen.Double[0.5, 12], Gen.Double[0.5, 1]).Sample((f28, c, finalH, share) =>
+    {
+        var mix = Samples.Mix(f28, c, finalH * 0.7, finalH);
+        foreach (var mpa in new[] { 3.5 * share, f28 * share })
+        {
+            var age = StrengthGain.WhenMoist(mix, mpa);
+            (double.IsPositiveInfinity(age) || Math.Abs(StrengthGain.Moist(mix, age) - mpa) < 1e-6 * f28).ShouldBeTrue();
+        }
+    });
+
+    [Fact]
+    public void A_night_of_frost_harms_young_concrete_that_nothing_lies_on()
+    {
+        bool Frozen(FrostGuard guard)
+        {
+            var weather = Samples.Weather(Enumerable.Range(0, 96).Select(h => Samples.Mild with { AirC = h % 24 is > 8 and < 18 ? 6 : -7, SunWm2 = h % 24 is > 8 and < 18 ? 200 : 0, WindKmh = 15 }));
+            var pour = Pour([Zone(Finishes.Chain(Finish.Mag, rapid: false), 0)]) with { NightCoverM2KPerW = FrostGuards.Resistance(guard) };
+            return new DayPaths(pour, Fine).Run(new Member(weather, 1, 1), Samples.Morning).FrozenYoung;
+        }
+
+        Frozen(FrostGuard.None).ShouldBeTrue();
+    }
+
+    private static HourlyWeather Day(double air, double humidity, double wind, double sun) => Samples.Weather(Enumerable.Range(0, 96).Select(h => Samples.Mild with
+    {
+        AirC = air + (4 * Math.Cos(2 * Math.PI * (h - 15) / 24)), Humidity = humidity, WindKmh = wind, SunWm2 = Math.Max(0, sun * Math.Sin(Math.PI * ((h % 24) - 4) / 14)),
+    }));
+
+    private static DayZone Zone(System.Collections.Immutable.ImmutableArray<PassRule> rules, double atH) => new(rules, Length.FromMillimetres(100), true, 3, atH, atH + 0.1, atH + 0.1, atH + 0.2);
+
+    private static DayPour Pour(DayZone[] zones) => new()
+    {
+        Mix = Samples.Mix(), Zones = [.. zones], Crew = new Crew(2), MixingEndsH = zones[^1].PlacedH, WaterC = 15, Site = Microclimate.Open, Cover = SlabCover.Shut,
+    };
+}

@@ -45,6 +45,7 @@ builder.Services.AddOpenApi("v1", o =>
 });
 builder.Services.AddSingleton<IClock>(SystemClock.Instance);
 builder.Services.AddSingleton<IHourlyForecast>(_ => new SimulatedForecast());
+builder.Services.AddSingleton<WeatherShelf>();
 builder.Services.AddSingleton<JobWeather>();
 if (builder.Configuration.GetValue<bool>(WarmUp.Key) && !writingContract)
 {
@@ -84,8 +85,10 @@ app.MapOpenApi();
 var api = app.MapGroup("/api");
 api.MapGet("/health", () => TypedResults.Ok(new Health("ok"))).WithName("GetHealth");
 api.MapForecast();
+api.MapWeatherFiles();
 api.MapPlans();
 api.MapJobs();
+api.MapLog();
 api.MapCatalogue();
 api.MapOutlines();
 // Any place that is neither a file nor in the service is a place in the page. (A fallback under /api would answer 404 for a wrong method or type.)

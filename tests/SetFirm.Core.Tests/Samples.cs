@@ -33,6 +33,13 @@ internal static class Samples
     public static ZonePour Zone(double mixC = 20, double depthMm = 100, ConcreteMix? mix = null) =>
         new(mix ?? Mix(), Length.FromMillimetres(depthMm), mixC, Morning);
 
+    /// <summary>The terrace, sealed when it is a week old and painted when it is four.</summary>
+    public static JobDocument Coated()
+    {
+        var job = Terrace();
+        return job with { Cure = job.Cure with { Coats = [CoatCatalogue.All.Single(c => c.Name == "penetratingSealer"), CoatCatalogue.All.Single(c => c.Name == "paint")] } };
+    }
+
     public static Outline Rectangle(double width, double depth, params ImmutableArray<Opening> openings) => Outline.TryCreate(
         [new(0, 0), new(width, 0), new(width, depth), new(0, depth)], openings).ShouldBeOfType<OutlineCheck.Sound>().Outline;
 
@@ -59,7 +66,8 @@ internal static class Samples
     public static JobDocument Terrace() => StartingJob.Of("Terrace", UnitSystem.Metric, "Europe/Berlin", new LocalDate(2027, 5, 4)) with
     {
         Elements = [TerraceSlab()],
-        Day = new DayDocument { Date = "2027-05-04", Start = "08:30" },
+        Site = SiteDocument.AsForecast,
+        Day = DayDocument.At("2027-05-04", "08:30"),
     };
 
     private static readonly (SideDocument Side, EdgeDocument Edge)[] TerraceSides =
@@ -104,5 +112,5 @@ internal static class Samples
         job with { Elements = [change((SlabDocument)job.Elements[0])] };
 
     public static JobDocument Cured(this JobDocument job, CuringMethod method, double? days = null) =>
-        job with { Cure = new CureDocument { Method = method, Days = days } };
+        job with { Cure = CureDocument.By(method, days) };
 }

@@ -6,11 +6,19 @@ namespace SetFirm.Core.Curing;
 /// <summary>What the concrete is strong enough for.</summary>
 public enum Milestone
 {
+    /// <summary>One night of frost does no more harm.</summary>
+    FreezeOnce,
     StripEdges,
     Walk,
+
+    /// <summary>A cast piece is taken out of its mould and turned.</summary>
+    TurnPiece,
     Furniture,
     Grind,
     Cars,
+
+    /// <summary>Winters do no harm; only with air in it.</summary>
+    FreezeOften,
     Full,
 }
 
@@ -29,16 +37,29 @@ public static class Milestones
 
     private static readonly ImmutableArray<MilestoneRule> Rules =
     [
+        new(Milestone.FreezeOnce, FrostSafeMpa, 0, 0),
         new(Milestone.StripEdges, 3.5, 0, 24),
         new(Milestone.Walk, 5, 0, 0),
+        new(Milestone.TurnPiece, 10, 0, 24),
         new(Milestone.Furniture, 10, 0, 0),
         new(Milestone.Grind, 15, 0, 0),
         new(Milestone.Cars, 20, 0.70, 7 * 24),
+        new(Milestone.FreezeOften, 24, 0, 0),
         new(Milestone.Full, 0, 0, 28 * 24),
     ];
 
-    /// <summary>A rapid mix carries cars at its strength, without the seven days.</summary>
-    public static ImmutableArray<MilestoneRule> For(MixFamily family) => family == MixFamily.Rapid
-        ? [.. Rules.Select(r => r.Milestone == Milestone.Cars ? r with { Hours = 0 } : r)]
-        : Rules;
+    /// <summary>Air that stands winters, 0-1. ACI 318.</summary>
+    private const double WinterAir = 0.04;
+
+    /// <param name="mix">A rapid one carries cars at its strength, without the seven days.</param>
+    /// <param name="inMould">Something is cast in a mould.</param>
+    public static ImmutableArray<MilestoneRule> For(ConcreteMix mix, bool inMould)
+    {
+        ArgumentNullException.ThrowIfNull(mix);
+        return
+        [
+            .. Rules.Where(r => (inMould || r.Milestone != Milestone.TurnPiece) && (mix.AirShare >= WinterAir || r.Milestone != Milestone.FreezeOften))
+                .Select(r => r.Milestone == Milestone.Cars && mix.Family == MixFamily.Rapid ? r with { Hours = 0 } : r),
+        ];
+    }
 }

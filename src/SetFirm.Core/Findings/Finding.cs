@@ -58,7 +58,6 @@ public enum RemedyCode
     CoverUnderPlastic,
     PondIt,
     CoverAtNight,
-    LaterCoat,
 }
 
 /// <summary>One change to the document: the JSON pointer and the text, number or yes to stand there. All null clears the field.</summary>

@@ -281,6 +281,39 @@ public enum FindingCode
     /// <summary>Facts: hoursFrom, hoursUntil. Nobody begins at this hour.</summary>
     OutsideWorkingHours,
 
+    /// <summary>Facts: line. Texts: column, reason, given. Nothing was read.</summary>
+    WeatherFileDamaged,
+
+    /// <summary>Facts: line. Texts: column.</summary>
+    WeatherColumnMissing,
+
+    /// <summary>Facts: line. Texts: column, given. Its name does not end in a unit.</summary>
+    WeatherUnitUnknown,
+
+    /// <summary>Facts: line, hours, most. Filled by straight lines, or refused.</summary>
+    WeatherGap,
+
+    /// <summary>Facts: line, hours, most. Texts: column.</summary>
+    WeatherValueMissing,
+
+    /// <summary>Facts: line. Texts: given. The clocks skip that hour; it was left out.</summary>
+    WeatherHourSkipped,
+
+    /// <summary>Facts: line. Texts: given. The clocks have that hour twice.</summary>
+    WeatherHourTwice,
+
+    /// <summary>Facts: line, count, most.</summary>
+    WeatherTooLong,
+
+    /// <summary>Facts: line. Texts: column. The file says nothing of it.</summary>
+    WeatherWithout,
+
+    /// <summary>Facts: line. Texts: given (the place). A year put together from many.</summary>
+    WeatherTypicalYear,
+
+    /// <summary>Facts: line. The file has no 29 February; the day before stands in.</summary>
+    WeatherLeapDay,
+
     /// <summary>Weather from a file was named that the service does not have; the forecast stands in.</summary>
     WeatherFileMissing,
 

@@ -138,7 +138,7 @@ internal static class DayChecks
         {
             gate.Add(Finding.Of(
                 FindingCode.DriesBeforeItBleeds, Severity.Warning, "/day/start", ("peakKgM2H", deficit), ("limitKgM2H", deficit > DeficitAct ? DeficitAct : DeficitWarn))
-                .WithRemedies([.. DryingRemedies(job, whatIf, o => o.PeakDeficitKgM2H)]));
+                .WithRemedies(day.PeakEvaporation > Evaporation.CareKgPerM2H ? [] : [.. DryingRemedies(job, whatIf, o => o.PeakDeficitKgM2H)])); // else its neighbour offers them
         }
 
         if (weather.End < (day.FinalSet ?? day.DoneBy))
@@ -251,7 +251,8 @@ internal static class DayChecks
             gate.Add(Finding.Of(FindingCode.AfterDark, Severity.Warning, "/day/start").Naming("pass", Name(dark)).Mending(EarlierStart(day.Start, judge, job, startingAt)));
         }
 
-        if (gate.Time("/day/workFrom", job.Day.WorkFrom) is { } from && gate.Time("/day/workUntil", job.Day.WorkUntil) is { } until && TimePattern.Parse(job.Day.Start).TryGetValue(default, out var said)
+        // Working hours that cannot be read are told where the coats are laid into them.
+        if (TimePattern.Parse(job.Day.WorkFrom).TryGetValue(default, out var from) && TimePattern.Parse(job.Day.WorkUntil).TryGetValue(default, out var until) && TimePattern.Parse(job.Day.Start).TryGetValue(default, out var said)
             && (said < from || said > until))
         {
             gate.Add(Finding.Of(FindingCode.OutsideWorkingHours, Severity.Note, "/day/start", ("hoursFrom", Hours(from)), ("hoursUntil", Hours(until))));

@@ -20,7 +20,9 @@ public static class Planner
 
     /// <param name="job">What was said.</param>
     /// <param name="weather">Hours at the site; outside them their mean day stands in.</param>
-    public static PlanReport Plan(JobDocument job, HourlyWeather weather)
+    /// <param name="log">What was told of so far.</param>
+    /// <param name="asOf">Now, for what was missed; null where nothing is under way.</param>
+    public static PlanReport Plan(JobDocument job, HourlyWeather weather, IReadOnlyList<LogEntry>? log = null, Instant? asOf = null)
     {
         ArgumentNullException.ThrowIfNull(job);
         ArgumentNullException.ThrowIfNull(weather);
@@ -44,7 +46,12 @@ public static class Planner
         var day = shape is not null && recipe is not null && load is not null && start is { } when
             ? DayStep.Plan(job, shape, recipe, load, when.Start, weather, SlabModel, gate)
             : null;
-        var cure = day is null ? null : CureStep.Plan(job.Cure, day, weather, SlabModel, gate);
+        var cure = day is null ? null : CureStep.Plan(job, day, weather, SlabModel, start!.Value.Zone, log ?? [], asOf, gate);
+        if (weather.File is { } file && file != job.Site.WeatherFile)
+        {
+            gate.Add(Finding.Of(FindingCode.WeatherFileMissing, Severity.Warning, "/site/weatherFile"));
+        }
+
         foreach (var caution in Cautions.For(recipe?.LiftKg, load is { Mixer.ByHand: false }))
         {
             gate.Add(caution);
@@ -152,6 +159,7 @@ internal static class StepStates
         ("/day", Step.Day),
         ("/timeZone", Step.Day),
         ("/weather", Step.Day),
+        ("/site", Step.Day),
         ("/cure", Step.Cure),
     ];
 

@@ -21,7 +21,7 @@ public sealed class HeatBalanceSlab(double nightSkyK = HeatBalanceSlab.UsualNigh
 
     public const int UsualStepsInHour = 6;
 
-    /// <summary>Where hundreds of paths are followed for a share of them: windows move by under five minutes, or 1.5 % of a long wait.</summary>
+    /// <summary>Where hundreds of paths are followed for a share of them: windows move by under five minutes, or 1.5 % of a long wait, away from freezing.</summary>
     public const int CoarseStepsInHour = 2;
 
     /// <summary>Heat to warm a cubic metre by a degree.</summary>

@@ -62,8 +62,22 @@ public sealed class HourlyWeather
         return new WeatherCheck.Sound(new HourlyWeather(start, hours));
     }
 
+    /// <summary>Id of the file it was read from, empty for a forecast; null where it was handed over as it is.</summary>
+    public string? File { get; private init; }
+
     /// <summary>The same hours, foreseen from another moment.</summary>
-    public HourlyWeather IssuedAt(Instant moment) => new(Start, hours) { Issued = moment };
+    public HourlyWeather IssuedAt(Instant moment) => new(Start, hours) { Issued = moment, File = File };
+
+    /// <summary>The same hours, with the file that they came from; empty for a forecast.</summary>
+    public HourlyWeather FromFile(string id) => new(Start, hours) { Issued = Issued, File = id };
+
+    /// <summary>The part of it between two moments, at least an hour; what it lacks at either end stays lacking.</summary>
+    public HourlyWeather Between(Instant from, Instant to)
+    {
+        var first = Math.Clamp((int)Math.Floor((from - Start).TotalHours), 0, hours.Length - 1);
+        var last = Math.Clamp((int)Math.Ceiling((to - Start).TotalHours), first, hours.Length - 1);
+        return new HourlyWeather(Start + Duration.FromHours(first), [.. hours.AsSpan()[first..(last + 1)]]) { Issued = Issued, File = File };
+    }
 
     /// <summary>The same span with every hour changed, as by shade or an ensemble; an hour that cannot be is a mistake of the change.</summary>
     public HourlyWeather Changed(Func<WeatherHour, int, WeatherHour> change)
@@ -76,7 +90,7 @@ public sealed class HourlyWeather
             changed.Add(Fault(hour) is null ? hour : throw new ArgumentException($"hour {i} was changed to what cannot be"));
         }
 
-        return new HourlyWeather(Start, changed.MoveToImmutable()) { Issued = Issued };
+        return new HourlyWeather(Start, changed.MoveToImmutable()) { Issued = Issued, File = File };
     }
 
     /// <summary>What acts on a slab at a moment: straight lines between hours.</summary>

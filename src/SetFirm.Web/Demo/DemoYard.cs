@@ -119,8 +119,8 @@ internal static class DemoYard
                 Finish = Finish.Mag,
             },
         ],
-        Day = new DayDocument { Date = LocalDatePattern.Iso.Format(day), Start = "09:00" },
-        Cure = new CureDocument { Method = CuringMethod.BurlapUnderPlastic },
+        Day = DayDocument.At(LocalDatePattern.Iso.Format(day), "09:00"),
+        Cure = CureDocument.By(CuringMethod.BurlapUnderPlastic),
     };
 
     /// <summary>Poured in place on its frame: a round basin, an apron on the two free sides, the wall behind.</summary>
@@ -185,7 +185,7 @@ internal static class DemoYard
             Moisture = Moisture.Damp,
         },
         Mixing = new MixingDocument { Mixer = new DrumDocument { Size = "140 L" }, Hands = 2, BarrowRun = "20 m", WaterC = 12 },
-        Cure = new CureDocument { Method = CuringMethod.Burlap },
+        Cure = CureDocument.By(CuringMethod.Burlap),
     };
 
     private static JobDocument SteppingStones(LocalDate day) => Start("Six stepping stones", day, "10:00") with
@@ -230,7 +230,7 @@ internal static class DemoYard
     };
 
     private static JobDocument Start(string name, LocalDate day, string time) =>
-        StartingJob.Of(name, UnitSystem.Metric, TimeZone, day) with { Day = new DayDocument { Date = LocalDatePattern.Iso.Format(day), Start = time } };
+        StartingJob.Of(name, UnitSystem.Metric, TimeZone, day) with { Day = DayDocument.At(LocalDatePattern.Iso.Format(day), time) };
 
     private static WalkedOutlineDocument Walked(params ReadOnlySpan<(string Length, double Turn)> sides)
     {

@@ -32,6 +32,7 @@ internal static class CatalogueEndpoints
             b.Id, b.Kind, b.Mass.Kilograms, b.Yield.Litres, b.F28.Megapascals, b.ToInitialSet.TotalHours, b.Family, DefaultIn(b))).ToArray()).WithName("ListBags");
         api.MapGet("/lumber", () => Lumber.All.Select(l => new LumberDto(l.Id, l.Thickness.Millimetres, l.Height.Millimetres, l.System)).ToArray()).WithName("ListLumber");
         api.MapGet("/bars", () => Bars.All.Select(b => new BarDto(b.Id, b.Diameter.Millimetres, b.KgPerM, b.System)).ToArray()).WithName("ListBars");
+        api.MapGet("/coats", () => CoatCatalogue.All.ToArray()).WithName("ListCoats");
         api.MapGet("/job-schema", () => TypedResults.Text(JobFile.Schema().ToJsonString(JobFile.Options), "application/schema+json"))
             .WithName("GetJobSchema").ExcludeFromDescription();
     }

@@ -24,6 +24,7 @@ public sealed record JobDto(Guid Id, int Version, Instant CreatedAt, Instant Upd
 /// <param name="DoneBy">Last pass closes.</param>
 /// <param name="WetUntil">Keep it wet until.</param>
 /// <param name="RewetHours">Between wettings.</param>
+/// <param name="NextWetting">When it is to be wetted next.</param>
 /// <param name="WalkFrom">Strong enough to walk on; null once it is, or while not known.</param>
 /// <param name="Decisions">Warnings and errors that wait.</param>
 /// <param name="Outline">The first element in plan, for its small drawing.</param>
@@ -41,6 +42,7 @@ public sealed record JobLineDto(
     Instant? DoneBy,
     Instant? WetUntil,
     double? RewetHours,
+    Instant? NextWetting,
     Instant? WalkFrom,
     int Decisions,
     SketchDto? Outline);

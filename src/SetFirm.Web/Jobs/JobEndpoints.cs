@@ -1,6 +1,8 @@
 using System.Globalization;
 using System.Text.Json;
+using Microsoft.AspNetCore.Http.Json;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.Options;
 using NodaTime;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Plans;
@@ -21,6 +23,9 @@ internal static class JobEndpoints
     /// <summary>Among so many a job of the same system is looked for, to go on from its prices and its kit.</summary>
     private const int RecentJobs = 12;
 
+    /// <summary>A wetting that was due a while ago is still the next one.</summary>
+    private static readonly Duration Overdue = Duration.FromHours(6);
+
     public static void MapJobs(this IEndpointRouteBuilder api)
     {
         var jobs = api.MapGroup("/jobs");
@@ -35,11 +40,12 @@ internal static class JobEndpoints
         jobs.MapPost("/{id:guid}/restore", RestoreAsync).WithName("RestoreJob").Produces<JobDto>().ProducesProblem(404);
     }
 
-    private static async Task<IResult> ListAsync(SetFirmDb db, JobWeather weather, IClock clock, CancellationToken cancellation)
+    private static async Task<IResult> ListAsync(SetFirmDb db, JobWeather weather, IClock clock, IOptions<JsonOptions> json, CancellationToken cancellation)
     {
         var rows = await db.Jobs.AsNoTracking().Where(j => j.RemovedAt == null).OrderByDescending(j => j.UpdatedAt).ToListAsync(cancellation);
         var now = clock.GetCurrentInstant();
-        return TypedResults.Ok(rows.Select(row => Line(row, weather, now)).ToArray());
+        var log = await LogEndpoints.ReadAsync(db, [.. rows.Select(r => r.Id)], json.Value.SerializerOptions, cancellation);
+        return TypedResults.Ok(rows.Select(row => Line(row, weather, [.. log[row.Id]], now)).ToArray());
     }
 
     // Units come as text: a query is bound by the letter, and the contract writes them small.
@@ -193,16 +199,16 @@ internal static class JobEndpoints
         }
     }
 
-    private static JobLineDto Line(JobRow row, JobWeather weather, Instant now)
+    private static JobLineDto Line(JobRow row, JobWeather weather, IReadOnlyList<LogEntry> log, Instant now)
     {
         if (Kept(row) is not JobRead.Ok { Document: var job })
         {
             // It stays in the yard, so that it is not lost from sight; opening it says what is wrong.
             return new JobLineDto(
-                row.Id, row.Version, row.Name, UnitSystem.Metric, DateTimeZone.Utc.Id, row.UpdatedAt, JobPhase.Unfinished, null, null, null, null, null, null, null, Decisions: 1, null);
+                row.Id, row.Version, row.Name, UnitSystem.Metric, DateTimeZone.Utc.Id, row.UpdatedAt, JobPhase.Unfinished, null, null, null, null, null, null, null, null, Decisions: 1, null);
         }
 
-        var report = Planner.Plan(job, weather.For(job));
+        var report = Planner.Plan(job, weather.For(job), log, now);
         return new JobLineDto(
             row.Id,
             row.Version,
@@ -217,6 +223,7 @@ internal static class JobEndpoints
             report.Day?.DoneBy,
             report.Cure?.WetUntil,
             report.Cure?.RewetHours,
+            report.Cure?.Wettings.FirstOrDefault(w => w.At > now - Overdue)?.At,
             report.Cure?.Milestones.FirstOrDefault(m => m.Milestone == Core.Curing.Milestone.Walk && m.At > now)?.At,
             report.Findings.Count(f => f.Severity >= Severity.Warning),
             report.Shape?.Elements[0] is { } first ? new SketchDto(first.Corners, first.Edges) : null);

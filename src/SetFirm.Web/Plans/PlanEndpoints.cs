@@ -20,6 +20,12 @@ public sealed record PlanRequest
 
     /// <summary>Hours at the site; left out, the service's own forecast is taken.</summary>
     public WeatherDto? Weather { get; init; }
+
+    /// <summary>What was told of so far; left out, nothing.</summary>
+    public IReadOnlyList<LogEntry>? Log { get; init; }
+
+    /// <summary>Now, for what was missed; left out, nothing is under way.</summary>
+    public Instant? AsOf { get; init; }
 }
 
 /// <summary>A run of hourly weather.</summary>
@@ -33,20 +39,23 @@ public sealed record WeatherDto
 
 internal static class PlanEndpoints
 {
+    /// <summary>A diary of more lines is refused.</summary>
+    private const int MostLog = 5_000;
+
     public static void MapPlans(this IEndpointRouteBuilder api)
     {
-        Map(api, "/plan", "Plan", (weather, job) => weather.For(job), Planner.Plan);
-        Map(api, "/starts", "RankStarts", (weather, _) => weather.Ahead(), Planner.Starts);
+        Map(api, "/plan", "Plan", (weather, job) => weather.For(job), (job, weather, said) => Planner.Plan(job, weather, said.Log, said.AsOf));
+        Map(api, "/starts", "RankStarts", (weather, job) => weather.Ahead(job), (job, weather, _) => Planner.Starts(job, weather));
     }
 
     private static void Map<TReport>(
-        IEndpointRouteBuilder api, string path, string name, Func<JobWeather, JobDocument, HourlyWeather> usual, Func<JobDocument, HourlyWeather, TReport> answer) => api
+        IEndpointRouteBuilder api, string path, string name, Func<JobWeather, JobDocument, HourlyWeather> usual, Func<JobDocument, HourlyWeather, Told, TReport> answer) => api
         .MapPost(path, (HttpRequest request, JobWeather weather, IOptions<JsonOptions> json, CancellationToken cancellation) => AnswerAsync(request, job => usual(weather, job), json, answer, cancellation))
         .WithName(name).Accepts<PlanRequest>("application/json").Produces<TReport>()
         .ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
 
     private static async Task<IResult> AnswerAsync<TReport>(
-        HttpRequest request, Func<JobDocument, HourlyWeather> usual, IOptions<JsonOptions> json, Func<JobDocument, HourlyWeather, TReport> answer, CancellationToken cancellation)
+        HttpRequest request, Func<JobDocument, HourlyWeather> usual, IOptions<JsonOptions> json, Func<JobDocument, HourlyWeather, Told, TReport> answer, CancellationToken cancellation)
     {
         var body = await Bodies.ReadAsync(request, cancellation);
         if (body.Problem is { } unreadable)
@@ -65,14 +74,48 @@ internal static class PlanEndpoints
             return refused!;
         }
 
+        var (said, wrong) = Said(body.Json, json.Value.SerializerOptions);
+        if (wrong is not null)
+        {
+            return wrong;
+        }
+
         if (!body.Json.TryGetProperty("weather", out var given) || given.ValueKind == JsonValueKind.Null)
         {
-            return Answer(answer(job, usual(job)), json.Value.SerializerOptions);
+            return Answer(answer(job, usual(job), said), json.Value.SerializerOptions);
         }
 
         var (hours, problem) = Read(given, json.Value.SerializerOptions);
-        return hours is null ? problem! : Answer(answer(job, hours), json.Value.SerializerOptions);
+        return hours is null ? problem! : Answer(answer(job, hours, said), json.Value.SerializerOptions);
     }
+
+    private static (Told Said, IResult? Problem) Said(JsonElement body, JsonSerializerOptions options)
+    {
+        (T? Value, IResult? Problem) Part<T>(string name)
+        {
+            if (!body.TryGetProperty(name, out var part) || part.ValueKind == JsonValueKind.Null)
+            {
+                return default;
+            }
+
+            try
+            {
+                return (part.Deserialize<T>(options), null);
+            }
+            catch (JsonException e)
+            {
+                return (default, Problems.Of(new JobRead.Unreadable($"$.{name}" + e.Path?[1..], "the value is missing or of another kind")));
+            }
+        }
+
+        var (log, asOf) = (Part<LogEntry[]>("log"), Part<Instant?>("asOf"));
+        return log.Value is { } entries && (entries.Length > MostLog || entries.Contains(null))
+            ? (default, Problems.Of(new JobRead.Unreadable("$.log", $"at most {MostLog} entries are wanted, none of them null")))
+            : (new Told(log.Value ?? [], asOf.Value), log.Problem ?? asOf.Problem);
+    }
+
+    /// <summary>What was told of a job besides its document.</summary>
+    private readonly record struct Told(IReadOnlyList<LogEntry> Log, Instant? AsOf);
 
     // Written whole, so that it leaves in one send: this is answered with every key pressed.
     private static FileContentHttpResult Answer<TReport>(TReport report, JsonSerializerOptions options) =>

@@ -24,9 +24,50 @@ internal sealed class JobRow
     public Instant? RemovedAt { get; set; }
 }
 
+/// <summary>Hourly weather read from a file, under the hash of what it came from: the same file is kept once.</summary>
+internal sealed class WeatherFileRow
+{
+    public required string Id { get; set; }
+
+    public required string Name { get; set; }
+
+    /// <summary>First hour.</summary>
+    public Instant Start { get; set; }
+
+    /// <summary>Hours as JSON.</summary>
+    public required string Hours { get; set; }
+
+    /// <summary>A year put together from many.</summary>
+    public bool TypicalYear { get; set; }
+
+    public Instant ReceivedAt { get; set; }
+}
+
+/// <summary>Something that was done or seen, as it was told. Never changed; a mistake is struck by another.</summary>
+internal sealed class LogRow
+{
+    /// <summary>Made where it was told: told twice, it is one.</summary>
+    public Guid Id { get; set; }
+
+    public Guid JobId { get; set; }
+
+    /// <summary>By the clock of the device.</summary>
+    public Instant At { get; set; }
+
+    /// <summary>By the clock of the service.</summary>
+    public Instant ReceivedAt { get; set; }
+
+    /// <summary>The entry as JSON.</summary>
+    public required string Entry { get; set; }
+}
+
 internal sealed class SetFirmDb(DbContextOptions<SetFirmDb> options) : DbContext(options)
 {
     public DbSet<JobRow> Jobs => Set<JobRow>();
+
+    public DbSet<WeatherFileRow> WeatherFiles => Set<WeatherFileRow>();
+
+    public DbSet<LogRow> Log => Set<LogRow>();
 
     protected override void ConfigureConventions(ModelConfigurationBuilder configurationBuilder) =>
         configurationBuilder.Properties<Instant>().HaveConversion<InstantConverter>();
@@ -37,6 +78,11 @@ internal sealed class SetFirmDb(DbContextOptions<SetFirmDb> options) : DbContext
         job.ToTable("Jobs");
         job.Property(j => j.Version).IsConcurrencyToken();
         job.HasIndex(j => j.UpdatedAt);
+        modelBuilder.Entity<WeatherFileRow>().ToTable("WeatherFiles");
+        var log = modelBuilder.Entity<LogRow>();
+        log.ToTable("Log");
+        log.HasIndex(l => new { l.JobId, l.At });
+        log.HasOne<JobRow>().WithMany().HasForeignKey(l => l.JobId).OnDelete(DeleteBehavior.Restrict);
     }
 
     private sealed class InstantConverter()

@@ -6,44 +6,76 @@ using SetFirm.Core.Weather;
 
 namespace SetFirm.Web.Weather;
 
-/// <summary>The weather a job is planned with: from its day, or from today where that is earlier, to the end of the forecast.</summary>
-internal sealed class JobWeather(IHourlyForecast forecast, IClock clock)
+/// <summary>The weather a job is planned with: from its day, or from today where that is earlier, to the end of the forecast; or that of its file.</summary>
+internal sealed class JobWeather(IHourlyForecast forecast, WeatherShelf shelf, IClock clock)
 {
     public const int ForecastDays = 14;
 
     /// <summary>Looking back further than this would not change any date.</summary>
     private const int MostDays = 90;
 
+    /// <summary>A job takes so many days of a file, from the day before it on.</summary>
+    private const int FileDays = 75;
+
     private const int MostKept = 64;
 
     // A job is planned with every key pressed; its days change once a day.
-    private readonly ConcurrentDictionary<(Instant From, int Days), HourlyWeather> recent = new();
+    private readonly ConcurrentDictionary<(string File, Instant From, int Days), HourlyWeather> recent = new();
 
     public HourlyWeather For(JobDocument job)
     {
-        var today = Midnight(clock.GetCurrentInstant().InUtc().Date);
-        var day = LocalDatePattern.Iso.Parse(job.Day.Date).TryGetValue(default, out var date) && date.Year is >= 2000 and <= 2200
-            ? Midnight(date.PlusDays(-1))
-            : today;
+        var today = Today();
+        var day = Day(job) ?? today;
+        if (InFile(job) is { } kept)
+        {
+            return Recent(kept.Id, day, FileDays, () => kept.Weather.Between(day, day + Duration.FromDays(FileDays)).FromFile(kept.Id));
+        }
+
         var from = Instant.Min(today, day);
         var days = Math.Min(MostDays, (today - from).Days + ForecastDays);
+        return Recent("", from, days, () => forecast.Hours(from, days * 24).IssuedAt(today).FromFile(""));
+    }
+
+    /// <summary>What is still ahead, from the hour that is running; of a file that ends before, the days from the job's on.</summary>
+    public HourlyWeather Ahead(JobDocument job)
+    {
+        var now = clock.GetCurrentInstant();
+        var hour = Instant.FromUnixTimeSeconds(now.ToUnixTimeSeconds() / 3600 * 3600);
+        if (InFile(job) is { Weather: var weather } kept)
+        {
+            var from = weather.End > now ? Instant.Max(hour, weather.Start) : Day(job) ?? weather.Start;
+            return Recent(kept.Id, from, -ForecastDays, () => weather.Between(from, from + Duration.FromDays(ForecastDays)).FromFile(kept.Id));
+        }
+
+        var today = Today();
+        return Recent("", hour, -ForecastDays, () => forecast.Hours(hour, (ForecastDays * 24) - (int)(hour - today).TotalHours).IssuedAt(today).FromFile(""));
+    }
+
+    /// <summary>Fourteen days from today on, or of a file from the day that it begins where that is later.</summary>
+    public HourlyWeather Days(string? file, LocalDate from)
+    {
+        var today = Midnight(from);
+        return file is { Length: > 0 } && shelf.Find(file) is { } kept
+            ? kept.Weather.Between(today, today + Duration.FromDays(ForecastDays)).FromFile(file)
+            : forecast.Hours(today, ForecastDays * 24).FromFile("");
+    }
+
+    private HourlyWeather Recent(string file, Instant from, int days, Func<HourlyWeather> make)
+    {
         if (recent.Count > MostKept)
         {
             recent.Clear();
         }
 
-        return recent.GetOrAdd((from, days), run => forecast.Hours(run.From, run.Days * 24));
+        return recent.GetOrAdd((file, from, days), _ => make());
     }
 
-    /// <summary>What is still ahead of the forecast, from the hour that is running.</summary>
-    public HourlyWeather Ahead()
-    {
-        var now = clock.GetCurrentInstant();
-        var hour = Instant.FromUnixTimeSeconds(now.ToUnixTimeSeconds() / 3600 * 3600);
-        return forecast.Hours(hour, (ForecastDays * 24) - (int)(hour - Midnight(now.InUtc().Date)).TotalHours);
-    }
+    private KeptWeather? InFile(JobDocument job) => job.Site.WeatherFile.Length == 0 ? null : shelf.Find(job.Site.WeatherFile);
 
-    public HourlyWeather Forecast() => forecast.Hours(Midnight(clock.GetCurrentInstant().InUtc().Date), ForecastDays * 24);
+    private static Instant? Day(JobDocument job) =>
+        LocalDatePattern.Iso.Parse(job.Day.Date).TryGetValue(default, out var date) && date.Year is >= 2000 and <= 2200 ? Midnight(date.PlusDays(-1)) : null;
+
+    private Instant Today() => Midnight(clock.GetCurrentInstant().InUtc().Date);
 
     private static Instant Midnight(LocalDate date) => date.AtMidnight().InUtc().ToInstant();
 }

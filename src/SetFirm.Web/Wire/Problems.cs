@@ -11,6 +11,8 @@ internal static class Problems
 
     public static ProblemHttpResult NoSuchJob() => Of(404, "no-such-job", "There is no such job.", "It may have been removed.");
 
+    public static ProblemHttpResult NoSuchWeather() => Of(404, "no-such-weather", "There is no such weather.", "The file has to be read again.");
+
     public static ProblemHttpResult StaleVersion(int current) => Of(
         412, "stale-version", "This job was changed elsewhere.",
         "Read it again and make the change anew, or keep yours by naming the newer version.", ("currentVersion", current));

@@ -268,7 +268,7 @@ public sealed class FindingsTests
 
     [Fact]
     public void A_day_beyond_the_forecast_is_planned_and_said_to_be_beyond_it() => Planner
-        .Plan(Samples.Terrace() with { Day = new DayDocument { Date = "2027-06-20", Start = "08:00" } }, Mild)
+        .Plan(Samples.Terrace() with { Day = DayDocument.At("2027-06-20", "08:00") }, Mild)
         .Findings.ShouldContain(f => f.Code == FindingCode.WeatherEndsEarly);
 
     [Theory]
@@ -279,7 +279,7 @@ public sealed class FindingsTests
     [InlineData("2027-05-04", "", "/day/start")]
     public void A_date_or_time_that_is_none_is_named(string date, string start, string where)
     {
-        var report = Planner.Plan(Samples.Terrace() with { Day = new DayDocument { Date = date, Start = start } }, Mild);
+        var report = Planner.Plan(Samples.Terrace() with { Day = DayDocument.At(date, start) }, Mild);
         report.Findings.ShouldContain(f => f.Where == where && f.Severity == Severity.Error);
         report.Load.ShouldNotBeNull();
         report.Day.ShouldBeNull();

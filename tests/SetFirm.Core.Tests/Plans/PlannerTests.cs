@@ -123,7 +123,7 @@ public sealed class PlannerTests
     {
         var weather = HourlyWeather.TryCreate(Instant.FromUtc(2027, 3, 27, 0, 0), [.. Enumerable.Repeat(Samples.Mild, 24 * 14)])
             .ShouldBeOfType<WeatherCheck.Sound>().Weather;
-        var job = Samples.Terrace() with { Day = new DayDocument { Date = "2027-03-28", Start = "02:30" } };
+        var job = Samples.Terrace() with { Day = DayDocument.At("2027-03-28", "02:30") };
         Planner.Plan(job, weather).Day!.Start.ShouldBe(Instant.FromUtc(2027, 3, 28, 1, 30));
     }
 
@@ -132,7 +132,7 @@ public sealed class PlannerTests
     {
         var weather = HourlyWeather.TryCreate(Instant.FromUtc(2027, 10, 28, 0, 0), [.. Enumerable.Repeat(Samples.Mild, 24 * 14)])
             .ShouldBeOfType<WeatherCheck.Sound>().Weather;
-        var job = Samples.Terrace() with { Day = new DayDocument { Date = "2027-10-30", Start = "08:00" } };
+        var job = Samples.Terrace() with { Day = DayDocument.At("2027-10-30", "08:00") };
         var cure = Planner.Plan(job, weather).Cure!;
         (cure.WetUntil - cure.WetFrom).ShouldBe(Duration.FromDays(7));
     }
@@ -180,7 +180,7 @@ public sealed class PlannerTests
     [Fact]
     public void Every_figure_that_is_explained_carries_its_inputs_and_a_source()
     {
-        foreach (var job in new[] { Samples.Terrace(), Samples.Terrace() with { Mix = Samples.OneTwoThree() }, Kinds.Job(Kinds.All()) })
+        foreach (var job in new[] { Samples.Terrace(), Samples.Terrace() with { Mix = Samples.OneTwoThree() }, Samples.Coated(), Kinds.Job(Kinds.All()) })
         {
             var report = Planner.Plan(job, Mild);
             var explained = report.Explanations;
@@ -191,7 +191,7 @@ public sealed class PlannerTests
 
         Enum.GetValues<Source>().Select(Citations.Of).ShouldAllBe(c => c.Reference.Length > 0 && c.Range.Length > 0);
         Enum.GetValues<WhyCode>().Except(
-            new[] { Samples.Terrace(), Samples.Terrace() with { Mix = Samples.OneTwoThree() }, Kinds.Job(Kinds.All()) }
+            new[] { Samples.Terrace(), Samples.Terrace() with { Mix = Samples.OneTwoThree() }, Samples.Coated(), Kinds.Job(Kinds.All()) }
                 .SelectMany(j => Planner.Plan(j, Mild).Explanations).Select(e => e.Code)).ShouldBeEmpty();
     }
 

@@ -53,7 +53,7 @@ public sealed class StartsTests
     public void More_rain_never_makes_an_hour_likelier_and_a_cover_at_hand_takes_its_harm_away()
     {
         StartsReport At(double chance, bool cover) => Planner.Starts(
-            Samples.Terrace() with { Site = new SiteDocument { RainCover = cover } }, Sunny(_ => Samples.Mild with { RainChance = chance, WindKmh = 4, Humidity = 0.8 }));
+            Samples.Terrace() with { Site = SiteDocument.AsForecast with { RainCover = cover } }, Sunny(_ => Samples.Mild with { RainChance = chance, WindKmh = 4, Humidity = 0.8 }));
         var (dry, damp, wet, covered) = (At(0, false), At(0.03, false), At(0.1, false), At(0.1, true));
         for (var i = 0; i < dry.Hours.Count; i++)
         {

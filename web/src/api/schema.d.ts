@@ -36,6 +36,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/weather-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ReadWeatherFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/weather-files/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetWeatherFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan": {
         parameters: {
             query?: never;
@@ -108,6 +140,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["ListBars"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/coats": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ListCoats"];
         put?: never;
         post?: never;
         delete?: never;
@@ -190,6 +238,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["RestoreJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ListLog"];
+        put?: never;
+        post: operations["AddLog"];
         delete?: never;
         options?: never;
         head?: never;
@@ -615,6 +679,75 @@ export interface components {
             reference: string;
             range: string;
         };
+        /** @description A product that goes on the hard concrete, as its label has it. */
+        CoatDocument: {
+            name: string;
+            /**
+             * Format: int32
+             * @description How many coats.
+             */
+            coats: number;
+            /**
+             * Format: double
+             * @description Age of the concrete before the first, days.
+             */
+            fromDays: number;
+            /**
+             * Format: double
+             * @description From one coat to the next at the least, hours.
+             */
+            recoatLeastH: number;
+            /**
+             * Format: double
+             * @description And at the most; later the coat is scuffed first.
+             */
+            recoatMostH: number;
+            /**
+             * Format: double
+             * @description Each coat is kept wet for so long, hours; 0 for a product that dries.
+             */
+            keepWetH: number;
+            /** @description Concrete wants to be dry on top; a product that is laid on damp concrete does not. */
+            onDry: boolean;
+            /**
+             * Format: double
+             * @description Water to one of product, by volume; 0 goes on as it is.
+             */
+            dilution: number;
+            /**
+             * Format: double
+             * @description After the last coat until it is used, hours.
+             */
+            cureH: number;
+        };
+        CoatReport: {
+            /**
+             * Format: int32
+             * @description Which, from 0.
+             */
+            product: number;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: int32
+             * @description Which coat, from 1.
+             */
+            number: number;
+            /** @description Not before. */
+            opens: components["schemas"]["Instant"];
+            closes: null | components["schemas"]["Instant"];
+            /** @description The hour it is laid into. */
+            at: components["schemas"]["Instant"];
+            /** @description After its window. */
+            late: boolean;
+            /**
+             * Format: double
+             * @description It is kept wet so long, hours; 0 where it dries.
+             */
+            keepWetH: number;
+            /** @description It is told of. */
+            done: boolean;
+        };
         /**
          * @description How the mix should move, from crumbly to pouring.
          * @enum {unknown}
@@ -659,7 +792,7 @@ export interface components {
             /** Format: int32 */
             people: number;
         };
-        /** @description How it is kept wet. */
+        /** @description How it is kept wet, kept from frost, and coated. */
         CureDocument: {
             method: components["schemas"]["CuringMethod"];
             /**
@@ -667,6 +800,14 @@ export interface components {
              * @description Days of wetting; null takes the advice.
              */
             days?: null | number;
+            /** @description Local time from which somebody is up to wet it. */
+            wakeFrom: string;
+            /** @description Local time until which. */
+            wakeUntil: string;
+            /** @description What is laid over it in the nights. */
+            frost: components["schemas"]["FrostGuard"];
+            /** @description Sealers, paints and stains, in the order in which they go on. */
+            coats: components["schemas"]["CoatDocument"][];
         };
         /** @description The weeks after. */
         CureReport: {
@@ -686,14 +827,32 @@ export interface components {
             advisedDays: number;
             /**
              * Format: double
-             * @description Between wettings by this method.
+             * @description Between wettings by this method; null where it wants none.
              */
-            rewetHours: number;
+            rewetHours: null | number;
             /**
              * Format: double
              * @description Over the wet days, kg/m2/h.
              */
             meanEvaporation: number;
+            /** @description Still to be made, from the last that was told of. */
+            wettings: components["schemas"]["WettingReport"][];
+            /** @description What was told of, mistakes left out. */
+            diary: components["schemas"]["DiaryReport"][];
+            /**
+             * Format: double
+             * @description That it lay dry, by the diary.
+             */
+            dryHours: number;
+            /**
+             * Format: double
+             * @description What that costs at 28 days.
+             */
+            lostMpa: number;
+            /** @description Cold ones while it is young or wet. */
+            nights: components["schemas"]["NightReport"][];
+            /** @description Laid into free hours. */
+            coats: components["schemas"]["CoatReport"][];
             /** @description With their moments. */
             milestones: components["schemas"]["MilestoneReport"][];
             /** @description Strength against time. */
@@ -713,7 +872,7 @@ export interface components {
          * @description How the slab is kept wet.
          * @enum {unknown}
          */
-        CuringMethod: "bare" | "burlap" | "burlapUnderPlastic" | "plastic";
+        CuringMethod: "bare" | "burlap" | "burlapUnderPlastic" | "plastic" | "ponding" | "inForm" | "compound" | "cureAndSeal";
         /** @description Cuts laid on stock. */
         CutListReport: {
             /** @description Id of the board or bar. */
@@ -753,7 +912,16 @@ export interface components {
             date: string;
             /** @description Local time of the first water, `08:30`. */
             start: string;
+            /** @description Local time from which one may begin. */
+            workFrom: string;
+            /** @description Local time after which nobody begins. */
+            workUntil: string;
         };
+        /**
+         * @description Why a day will not do.
+         * @enum {unknown}
+         */
+        DayFault: "rain" | "drying" | "cold" | "hot" | "dark" | "joint" | "hands";
         /** @description The day of the pour. */
         DayReport: {
             /** @description First water. */
@@ -789,6 +957,20 @@ export interface components {
              * @description From here take precautions, kg/m2/h.
              */
             actEvaporation: number;
+            /**
+             * Format: double
+             * @description That all goes well, 0-1: weather, set and crew.
+             */
+            chance: number;
+            /** @description What goes wrong when it does, the most frequent first. */
+            faults: components["schemas"]["FaultShare"][];
+            /** @description Of the day. */
+            light: components["schemas"]["LightReport"];
+            /**
+             * Format: int32
+             * @description People.
+             */
+            hands: number;
             /** @description Parts finished as one. */
             zones: components["schemas"]["ZoneReport"][];
             /** @description All zones together, in working order. */
@@ -804,6 +986,24 @@ export interface components {
             to: number;
             /** Format: double */
             lengthM: number;
+        };
+        DiaryReport: {
+            /**
+             * Format: uuid
+             * @description Of the entry.
+             */
+            id: string;
+            /** @description When. */
+            at: components["schemas"]["Instant"];
+            /** @description What. */
+            kind: components["schemas"]["LogKind"];
+            /**
+             * Format: int32
+             * @description Which coat's product, from 0.
+             */
+            product: null | number;
+            /** @description In their words. */
+            note: string;
         };
         DigReport: {
             /**
@@ -1380,6 +1580,15 @@ export interface components {
              */
             drainMm: null | number;
         };
+        FaultShare: {
+            /** @description What goes wrong. */
+            fault: components["schemas"]["DayFault"];
+            /**
+             * Format: double
+             * @description How often, 0-1.
+             */
+            share: number;
+        };
         /** @description Where a batch lies. */
         FillReport: {
             /**
@@ -1413,12 +1622,12 @@ export interface components {
          * @description What a finding says. The browser holds one sentence for each; the facts named here go into it.
          * @enum {unknown}
          */
-        FindingCode: "quantityUnread" | "outOfRange" | "unknownTimeZone" | "nothingToPour" | "tooMany" | "tooFewEdges" | "turnsDoNotClose" | "outlineGap" | "outlineNotSolvable" | "edgeBackwards" | "outlineCrosses" | "openingOutside" | "openingsOverlap" | "tapesTooShort" | "tapesTooFarApart" | "checkTapeMisfit" | "presetCannotBe" | "bendTooTight" | "tooNarrow" | "curbWantsTwo" | "curbLeansAway" | "easeTooLarge" | "fieldTooThin" | "twoPours" | "noProbes" | "fallTooFlat" | "fallFlatAtHouse" | "fallToWall" | "jointOutside" | "panelTooLong" | "panelTooSlender" | "cornerWithoutJoint" | "jointDeeperThanGroover" | "repeatJoints" | "noWayOut" | "beyondReach" | "fileDamaged" | "fileUnitUnknown" | "fileUnitUnsupported" | "fileWithoutOutline" | "fileTooManyPoints" | "baseThinnerThanAdvised" | "unknownBoard" | "boardTooLow" | "digBelowBoard" | "plyTooStiff" | "bendNeedsKerfs" | "curveOfManyEdges" | "unknownBar" | "steelDoesNotFit" | "heavyPiece" | "footingBelowFrost" | "unknownBag" | "mixWithoutCement" | "waterOverBagLimit" | "waterUnderBagLimit" | "waterCementOutsideTable" | "thicknessOutsideMix" | "stoneTooLarge" | "exposureWaterCement" | "exposureStrength" | "exposureAir" | "rapidTakesItsOwn" | "tooMuchRetarder" | "tooMuchPigment" | "airNotForBags" | "retardedAndAccelerated" | "pigmentByLabel" | "chlorideRustsSteel" | "plasticisedSegregates" | "airNeverTrowelled" | "antifreezeIsNoCover" | "mixersWithoutHands" | "coarselyMeasured" | "mixerTooSmall" | "batchTooHeavy" | "drillRests" | "wantsMixer" | "wantsHelper" | "moreThanADay" | "coldJoint" | "shedHoldsNothing" | "tooHeavyForCar" | "weatherUnusable" | "weatherEndsEarly" | "rainBeforeSet" | "dryingFast" | "driesBeforeItBleeds" | "coldWeather" | "mixTooCold" | "mixTooHot" | "mixOutOfReach" | "waterScalds" | "handsStillMixing" | "afterDark" | "rapidSetsAsPlaced" | "cureStoppedEarly" | "cannotBeKeptWet" | "frozenYoung" | "milestoneOutOfSight" | "causticCement" | "dustWhenTipping" | "heavyLift" | "mixerGuard" | "markServices" | "washOut" | "structuralWork";
+        FindingCode: "quantityUnread" | "outOfRange" | "unknownTimeZone" | "nothingToPour" | "tooMany" | "tooFewEdges" | "turnsDoNotClose" | "outlineGap" | "outlineNotSolvable" | "edgeBackwards" | "outlineCrosses" | "openingOutside" | "openingsOverlap" | "tapesTooShort" | "tapesTooFarApart" | "checkTapeMisfit" | "presetCannotBe" | "bendTooTight" | "tooNarrow" | "curbWantsTwo" | "curbLeansAway" | "easeTooLarge" | "fieldTooThin" | "twoPours" | "noProbes" | "fallTooFlat" | "fallFlatAtHouse" | "fallToWall" | "jointOutside" | "panelTooLong" | "panelTooSlender" | "cornerWithoutJoint" | "jointDeeperThanGroover" | "repeatJoints" | "noWayOut" | "beyondReach" | "fileDamaged" | "fileUnitUnknown" | "fileUnitUnsupported" | "fileWithoutOutline" | "fileTooManyPoints" | "baseThinnerThanAdvised" | "unknownBoard" | "boardTooLow" | "digBelowBoard" | "plyTooStiff" | "bendNeedsKerfs" | "curveOfManyEdges" | "unknownBar" | "steelDoesNotFit" | "heavyPiece" | "footingBelowFrost" | "unknownBag" | "mixWithoutCement" | "waterOverBagLimit" | "waterUnderBagLimit" | "waterCementOutsideTable" | "thicknessOutsideMix" | "stoneTooLarge" | "exposureWaterCement" | "exposureStrength" | "exposureAir" | "rapidTakesItsOwn" | "tooMuchRetarder" | "tooMuchPigment" | "airNotForBags" | "retardedAndAccelerated" | "pigmentByLabel" | "chlorideRustsSteel" | "plasticisedSegregates" | "airNeverTrowelled" | "antifreezeIsNoCover" | "mixersWithoutHands" | "coarselyMeasured" | "mixerTooSmall" | "batchTooHeavy" | "drillRests" | "wantsMixer" | "wantsHelper" | "moreThanADay" | "coldJoint" | "shedHoldsNothing" | "tooHeavyForCar" | "weatherUnusable" | "weatherEndsEarly" | "rainBeforeSet" | "dryingFast" | "driesBeforeItBleeds" | "coldWeather" | "mixTooCold" | "mixTooHot" | "mixOutOfReach" | "waterScalds" | "handsStillMixing" | "zonesCollide" | "outsideWorkingHours" | "weatherFileDamaged" | "weatherColumnMissing" | "weatherUnitUnknown" | "weatherGap" | "weatherValueMissing" | "weatherHourSkipped" | "weatherHourTwice" | "weatherTooLong" | "weatherWithout" | "weatherTypicalYear" | "weatherLeapDay" | "weatherFileMissing" | "afterDark" | "rapidSetsAsPlaced" | "cureStoppedEarly" | "cannotBeKeptWet" | "driesOverNight" | "frostNight" | "wettingMissed" | "coatTooLate" | "frozenYoung" | "milestoneOutOfSight" | "causticCement" | "dustWhenTipping" | "heavyLift" | "mixerGuard" | "markServices" | "washOut" | "structuralWork";
         /**
          * @description A finish is a chain of passes.
          * @enum {unknown}
          */
-        Finish: "mag" | "broom" | "steel";
+        Finish: "mag" | "broom" | "steel" | "steelOnce" | "rubbed" | "exposed" | "pebbles" | "groundLater";
         /** @description The form of a footing. */
         FootingFormDocument: components["schemas"]["FootingFormDocumentBoxFootingDocument"] | components["schemas"]["FootingFormDocumentCylinderFootingDocument"] | components["schemas"]["FootingFormDocumentFrustumFootingDocument"] | components["schemas"]["FootingFormDocumentFrustumTubeFootingDocument"];
         FootingFormDocumentBoxFootingDocument: {
@@ -1468,7 +1677,7 @@ export interface components {
         ForecastDto: {
             /** @description True for the stand-in; the screen says so. */
             simulated: boolean;
-            /** @description From today in the zone asked for. */
+            /** @description From today in the zone asked for, or from the day asked for. */
             days: components["schemas"]["WeatherDay"][];
         };
         /** @description What holds a pour while it sets. */
@@ -1540,6 +1749,11 @@ export interface components {
          */
         Frost: "none" | "light" | "hard";
         /**
+         * @description What is laid over young concrete in cold nights.
+         * @enum {unknown}
+         */
+        FrostGuard: "none" | "movingBlanket" | "foam" | "straw";
+        /**
          * @description What it is bought for: one part of the budget.
          * @enum {unknown}
          */
@@ -1548,7 +1762,7 @@ export interface components {
          * @description What kind of thing; the browser has its words.
          * @enum {unknown}
          */
-        GoodKind: "bag" | "cement" | "sand" | "stone" | "ballast" | "additive" | "pigment" | "baseStone" | "board" | "stake" | "splicePlate" | "formScrew" | "sheet" | "bendStrip" | "mouldScrew" | "seamSealant" | "releaseOil" | "bar" | "meshSheet" | "fibre" | "scrim" | "chair" | "tieWire" | "isolationStrip" | "bondBreaker" | "plastic" | "tape" | "burlap" | "sealer" | "gloves" | "goggles" | "dustMask";
+        GoodKind: "bag" | "cement" | "sand" | "stone" | "ballast" | "additive" | "pigment" | "baseStone" | "board" | "stake" | "splicePlate" | "formScrew" | "sheet" | "bendStrip" | "mouldScrew" | "seamSealant" | "releaseOil" | "bar" | "meshSheet" | "fibre" | "scrim" | "chair" | "tieWire" | "isolationStrip" | "bondBreaker" | "plastic" | "tape" | "burlap" | "curingCompound" | "cureAndSeal" | "sealer" | "gloves" | "goggles" | "dustMask";
         /**
          * @description What it is counted in.
          * @enum {unknown}
@@ -1634,7 +1848,7 @@ export interface components {
             format: string;
             /**
              * Format: int32
-             * @description Version of the format; 3. Older files are brought up to it as they are read.
+             * @description Version of the format; 4. Older files are brought up to it as they are read.
              */
             version: number;
             /** @description What the person calls the job. */
@@ -1649,6 +1863,8 @@ export interface components {
             mix: components["schemas"]["MixDocument"];
             mixing: components["schemas"]["MixingDocument"];
             buy: components["schemas"]["BuyDocument"];
+            /** @description What stands over and beside the pour. */
+            site: components["schemas"]["SiteDocument"];
             day: components["schemas"]["DayDocument"];
             cure: components["schemas"]["CureDocument"];
         };
@@ -1702,6 +1918,7 @@ export interface components {
              * @description Between wettings.
              */
             rewetHours: null | number;
+            nextWetting: null | components["schemas"]["Instant"];
             walkFrom: null | components["schemas"]["Instant"];
             /**
              * Format: int32
@@ -1791,6 +2008,12 @@ export interface components {
          * @enum {unknown}
          */
         LayoutVerdict: "reachesBound" | "piecesDoNotShare" | "searchStopped";
+        LightReport: {
+            /** @description It is light from here. */
+            dawn: components["schemas"]["Instant"];
+            /** @description To here. */
+            dusk: components["schemas"]["Instant"];
+        };
         /** @description The loads. */
         LoadReport: {
             /**
@@ -1852,6 +2075,33 @@ export interface components {
         LoadingStep: "halfTheWater" | "mostOfTheWater" | "additive" | "stone" | "sand" | "mostOfTheBallast" | "halfTheCement" | "restOfDry" | "cement" | "colour" | "bags" | "addedCement" | "dryMaterial" | "mixDry" | "firstBagWet" | "secondBagToPlan" | "powderSlowly" | "restOfWaterByEye" | "mixOn";
         /** Format: date */
         LocalDate: string;
+        /** @description One line of a job's diary. Lines are only added; a mistake is struck by another line. */
+        LogEntry: {
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened. */
+            at: components["schemas"]["Instant"];
+            kind: components["schemas"]["LogKind"];
+            /**
+             * Format: int32
+             * @description For LogKind.Coated, which product of the job, from 0.
+             */
+            product?: null | number;
+            /**
+             * Format: uuid
+             * @description For LogKind.Struck, the entry that does not count.
+             */
+            strikes?: null | string;
+            note?: string;
+        };
+        /**
+         * @description What was done or seen.
+         * @enum {unknown}
+         */
+        LogKind: "wetted" | "covered" | "uncovered" | "formsOff" | "coated" | "struck";
         /** @description A board as sold: actual sizes. */
         LumberDto: {
             id: string;
@@ -1908,11 +2158,13 @@ export interface components {
          * @description What the concrete is strong enough for.
          * @enum {unknown}
          */
-        Milestone: "stripEdges" | "walk" | "furniture" | "grind" | "cars" | "full";
+        Milestone: "freezeOnce" | "stripEdges" | "walk" | "turnPiece" | "furniture" | "grind" | "cars" | "freezeOften" | "full";
         MilestoneReport: {
             /** @description What for. */
             milestone: components["schemas"]["Milestone"];
             at: null | components["schemas"]["Instant"];
+            earliest: null | components["schemas"]["Instant"];
+            latest: null | components["schemas"]["Instant"];
             /**
              * Format: double
              * @description Strength it needs.
@@ -2198,6 +2450,24 @@ export interface components {
              */
             cleanDays?: number;
         };
+        NightReport: {
+            /** @description It gets cold. */
+            from: components["schemas"]["Instant"];
+            /** @description It is over. */
+            until: components["schemas"]["Instant"];
+            /**
+             * Format: double
+             * @description Coldest air.
+             */
+            leastAirC: number;
+            /**
+             * Format: double
+             * @description Coldest concrete, covered as planned.
+             */
+            leastSlabC: number;
+            /** @description Frost would still harm it. */
+            young: boolean;
+        };
         /** @description A hole in a slab. Its middle is measured from the plan's origin: along the first edge, and in from it. */
         OpeningDocument: components["schemas"]["OpeningDocumentRoundOpeningDocument"] | components["schemas"]["OpeningDocumentRectangularOpeningDocument"];
         OpeningDocumentRectangularOpeningDocument: {
@@ -2462,16 +2732,29 @@ export interface components {
          * @description One pass over the surface, in working order.
          * @enum {unknown}
          */
-        Pass: "strikeOff" | "bullFloat" | "edgeAndFloat" | "secondFloat" | "broom" | "firstTrowel" | "hardTrowel";
-        /** @description When a pass opens and closes, with the band that doubt in the set gives. */
+        Pass: "strikeOff" | "bullFloat" | "washSlurry" | "edgeAndFloat" | "secondFloat" | "exposeStone" | "broom" | "firstTrowel" | "stripAndRub" | "hardTrowel" | "sawJoints";
+        /** @description When a pass opens and closes; the band holds four cases in five. */
         PassReport: {
+            /** @description Which. */
             pass: components["schemas"]["Pass"];
+            /** @description Best guess. */
             opens: components["schemas"]["Instant"];
+            /** @description Best guess. */
             closes: components["schemas"]["Instant"];
+            /** @description One case in ten opens earlier. */
             opensEarliest: components["schemas"]["Instant"];
+            /** @description One in ten later. */
             opensLatest: components["schemas"]["Instant"];
+            /** @description One in ten closes earlier. */
             closesEarliest: components["schemas"]["Instant"];
+            /** @description One in ten later. */
             closesLatest: components["schemas"]["Instant"];
+            begins: null | components["schemas"]["Instant"];
+            /**
+             * Format: double
+             * @description What it takes one person.
+             */
+            workMin: number;
         };
         /**
          * @description What a cast piece is for.
@@ -2515,6 +2798,9 @@ export interface components {
         PlanRequest: {
             document: components["schemas"]["JobDocument"];
             weather?: null | components["schemas"]["WeatherDto"];
+            /** @description What was told of so far; left out, nothing. */
+            log?: null | components["schemas"]["LogEntry"][];
+            asOf?: null | components["schemas"]["Instant"];
         };
         /** @description Metres on the plan. */
         PointDocument: {
@@ -2604,7 +2890,7 @@ export interface components {
          * @description A way out that the app can take for the user: Edits to the document.
          * @enum {unknown}
          */
-        RemedyCode: "addHand" | "addMixer" | "retard" | "coolerHour" | "otherBag" | "noStone" | "plasticiseInstead" | "stirInAir" | "oneDose" | "usualPigment" | "withoutAdditive" | "withoutChloride" | "broomInstead" | "warmWater" | "coolWater" | "enoughInShed" | "biggerMixer" | "laterDay" | "bagMiddleWater" | "lessWater" | "blankLastEdge" | "spreadGap" | "steeperFall" | "fallOffWall" | "proposeJoints" | "takeSchool" | "thickerSlab" | "anyPly" | "anyBoard" | "advisedBase" | "longerCure" | "coverUnderPlastic";
+        RemedyCode: "addHand" | "addMixer" | "retard" | "coolerHour" | "otherBag" | "noStone" | "plasticiseInstead" | "stirInAir" | "oneDose" | "usualPigment" | "withoutAdditive" | "withoutChloride" | "broomInstead" | "warmWater" | "coolWater" | "enoughInShed" | "biggerMixer" | "laterDay" | "earlierStart" | "rainCoverReady" | "shadeIt" | "breakWind" | "mistIt" | "bagMiddleWater" | "lessWater" | "blankLastEdge" | "spreadGap" | "steeperFall" | "fallOffWall" | "proposeJoints" | "takeSchool" | "thickerSlab" | "anyPly" | "anyBoard" | "advisedBase" | "longerCure" | "coverUnderPlastic" | "pondIt" | "coverAtNight";
         RunReport: {
             /**
              * Format: int32
@@ -2642,6 +2928,11 @@ export interface components {
          * @enum {unknown}
          */
         Severity: "note" | "caution" | "warning" | "error";
+        /**
+         * @description How much of the sun something else takes.
+         * @enum {unknown}
+         */
+        Shade: "none" | "halfDay" | "allDay";
         /** @description What is poured. */
         ShapeReport: {
             /** @description One for each element that is sound, in pouring order. */
@@ -2691,6 +2982,11 @@ export interface components {
              */
             count: number;
         };
+        /**
+         * @description What stands over the pour.
+         * @enum {unknown}
+         */
+        Shelter: "open" | "roof" | "indoors";
         /** @description One side as taped. */
         SideDocument: {
             /** @description A length straight from end to end, or empty to have it worked out; at most two may be empty. */
@@ -2702,6 +2998,19 @@ export interface components {
             turn: number;
             /** @description How far the middle bows out of the straight line, a length; behind a minus sign it bows in. Empty is straight. */
             rise?: null | string;
+        };
+        /** @description How the weather at the pour differs from that of the forecast. */
+        SiteDocument: {
+            shelter: components["schemas"]["Shelter"];
+            shade: components["schemas"]["Shade"];
+            /** @description Something breaks the wind. */
+            windbreak: boolean;
+            /** @description Mist is sprayed over it while it is finished. */
+            fog: boolean;
+            /** @description A cover stands ready in case it rains before it has set. */
+            rainCover: boolean;
+            /** @description Id of weather read from a file and kept by the service; empty takes the forecast. */
+            weatherFile: string;
         };
         /** @description An element in plan: start of each edge, and the edges. */
         SketchDto: {
@@ -2750,11 +3059,6 @@ export interface components {
             /** @description True where the price is the user's own. */
             noted: boolean;
         };
-        /**
-         * @description Why an hour will not do.
-         * @enum {unknown}
-         */
-        StartFault: "rain" | "drying" | "cold" | "hot" | "dark" | "joint" | "hands";
         StartHour: {
             /** @description Local date. */
             date: string;
@@ -2767,15 +3071,17 @@ export interface components {
             at: components["schemas"]["Instant"];
             /**
              * Format: double
-             * @description That it stays dry until it has set, 0-1; 0 where anything else is in the way.
+             * @description That all goes well, 0-1.
              */
             chance: number;
-            /** @description The last pass closes. */
+            /** @description The last pass is made: the middle of the cases. */
             doneBy: components["schemas"]["Instant"];
-            /** @description It will do, but dries so fast that care is wanted. */
-            care: boolean;
-            /** @description Why it will not do; none where it does. */
-            faults: components["schemas"]["StartFault"][];
+            /** @description One case in ten is done earlier. */
+            doneEarliest: components["schemas"]["Instant"];
+            /** @description One in ten later. */
+            doneLatest: components["schemas"]["Instant"];
+            /** @description What goes wrong when it does, the most frequent first; only what happens in a case of twenty or more. */
+            faults: components["schemas"]["FaultShare"][];
         };
         /** @description Every hour of the coming days in which one might begin. */
         StartsReport: {
@@ -2783,6 +3089,11 @@ export interface components {
             hours: components["schemas"]["StartHour"][];
             /** @description The best few, the best first; none where none will do. */
             best: components["schemas"]["StartHour"][];
+            /**
+             * Format: int32
+             * @description Ways it may go that each hour was judged by.
+             */
+            members: number;
         };
         /** @description What is put in against cracks. */
         SteelDocument: {
@@ -2911,6 +3222,16 @@ export interface components {
              * @description With the planned cure.
              */
             mpa: number;
+            /**
+             * Format: double
+             * @description One case in ten has less.
+             */
+            leastMpa: number;
+            /**
+             * Format: double
+             * @description One in ten more.
+             */
+            mostMpa: number;
             /**
              * Format: double
              * @description If it were never kept wet.
@@ -3138,6 +3459,34 @@ export interface components {
             start: components["schemas"]["Instant"];
             hours: components["schemas"]["WeatherHour"][];
         };
+        /** @description A file of weather, as it was understood. */
+        WeatherFileDto: {
+            /** @description To name it by in a job; null where it was not kept. */
+            id: null | string;
+            /** @description Of the file. */
+            name: string;
+            from: null | components["schemas"]["Instant"];
+            until: null | components["schemas"]["Instant"];
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            hours: number;
+            /**
+             * Format: double
+             * @description Coldest hour.
+             */
+            leastC: null | number;
+            /**
+             * Format: double
+             * @description Warmest hour.
+             */
+            mostC: null | number;
+            /** @description A year put together from many, not a forecast. */
+            typicalYear: boolean;
+            /** @description What is wrong with it, by line; an error means that it was not kept. */
+            findings: components["schemas"]["Finding"][];
+        };
         /** @description The weather of one hour, as forecasts give it. */
         WeatherHour: {
             /**
@@ -3176,11 +3525,17 @@ export interface components {
              */
             slabWindKmh: number;
         };
+        WettingReport: {
+            /** @description When it is due. */
+            at: components["schemas"]["Instant"];
+            /** @description What the method then holds has dried off. */
+            lastsUntil: components["schemas"]["Instant"];
+        };
         /**
          * @description Which figure an explanation belongs to. The browser holds the formula's words for each.
          * @enum {unknown}
          */
-        WhyCode: "area" | "perimeter" | "pathLength" | "netVolume" | "orderVolume" | "fall" | "panels" | "pieceMass" | "excavation" | "spoil" | "baseStone" | "boards" | "stakes" | "bends" | "steelBars" | "meshSheets" | "fibreDose" | "scrim" | "mouldSheets" | "castings" | "bags" | "bagsMass" | "bagWater" | "bagStrength" | "partsWater" | "partsCement" | "partsSand" | "partsStone" | "partsBallast" | "rounding" | "warmWater" | "cost" | "load" | "perLitre" | "truckCost" | "trips" | "partsStrength" | "waterCement" | "initialSet" | "mixTemperature" | "capacity" | "batchCount" | "holdBack" | "cycle" | "handsWanted" | "jointAge" | "passWindow" | "sheen" | "firstSetOnSite" | "finalSetOnSite" | "doneBy" | "evaporation" | "rainChance" | "wetDays" | "rewetting" | "meanEvaporation" | "strength" | "milestone";
+        WhyCode: "area" | "perimeter" | "pathLength" | "netVolume" | "orderVolume" | "fall" | "panels" | "pieceMass" | "excavation" | "spoil" | "baseStone" | "boards" | "stakes" | "bends" | "steelBars" | "meshSheets" | "fibreDose" | "scrim" | "mouldSheets" | "castings" | "bags" | "bagsMass" | "bagWater" | "bagStrength" | "partsWater" | "partsCement" | "partsSand" | "partsStone" | "partsBallast" | "rounding" | "warmWater" | "cost" | "load" | "perLitre" | "truckCost" | "trips" | "partsStrength" | "waterCement" | "initialSet" | "mixTemperature" | "capacity" | "batchCount" | "holdBack" | "cycle" | "handsWanted" | "jointAge" | "passWindow" | "sheen" | "firstSetOnSite" | "finalSetOnSite" | "doneBy" | "evaporation" | "rainChance" | "startChance" | "wetDays" | "rewetting" | "meanEvaporation" | "strength" | "milestone" | "nextWetting" | "coatWindow";
         ZoneReport: {
             /**
              * Format: int32
@@ -3246,6 +3601,8 @@ export interface operations {
         parameters: {
             query?: {
                 timeZone?: string;
+                file?: string;
+                from?: string;
             };
             header?: never;
             path?: never;
@@ -3264,6 +3621,83 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ReadWeatherFile: {
+        parameters: {
+            query: {
+                name: string;
+                timeZone: string;
+                year: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/plain": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeatherFileDto"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetWeatherFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeatherFileDto"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -3449,6 +3883,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BarDto"][];
+                };
+            };
+        };
+    };
+    ListCoats: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoatDocument"][];
                 };
             };
         };
@@ -3770,6 +4224,108 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ListLog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogEntry"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    AddLog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LogEntry"][];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogEntry"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -26,7 +26,7 @@ function Note({ finding }: { finding: Finding }) {
           <div className={classes.remedies}>
             {finding.remedies.map((remedy) => (
               <Button
-                key={remedy.code}
+                key={`${remedy.code}${remedy.edits[0]?.text ?? ''}`}
                 size="compact-sm"
                 variant="outline"
                 className={classes.remedy ?? ''}

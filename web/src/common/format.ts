@@ -27,6 +27,12 @@ export function number(value: number, decimals = 0): string {
 /** 7 as 07: hours of a clock. */
 export const twoDigits = (value: number): string => String(value).padStart(2, '0');
 
+/** Hours since midnight as a clock shows them: 8.5 is 08:30. */
+export function clock(hours: number): string {
+  const minutes = Math.round(hours * 60);
+  return `${twoDigits(Math.floor(minutes / 60) % 24)}:${twoDigits(minutes % 60)}`;
+}
+
 /** A number with just this many decimals. */
 export function fixed(value: number, decimals: number): string {
   return value.toFixed(decimals);
@@ -123,6 +129,8 @@ export interface Formats {
   dateTime: (instant: string) => string;
   /** Fri 27 Nov, 09:00: a moment days away, no finer than it is known; rounded up to the hour. */
   dateHour: (instant: string) => string;
+  /** Fri 27 Nov, 09:00 to 11:00: two moments days away, each no finer than it is known. */
+  between: (early: string, late: string) => string;
   /** A whole or half hour of the day, for axes. */
   hour: (instant: string) => string;
   /** 2026-11-27 in the site's zone. */
@@ -191,6 +199,9 @@ export function formatsFor(units: Units, timeZone: string, currency = ''): Forma
   const system = units === 'us' ? us : metric;
   const money = (amount: number) =>
     `${currency}${currency === '' ? '' : '\u202f'}${amount >= 1000 ? number(amount) : fixed(amount, 2)}`;
+  const upToHour = (instant: string) =>
+    new Date(Math.ceil(Date.parse(instant) / HOUR_MS) * HOUR_MS).toISOString();
+  const dateHour = (instant: string) => `${date(upToHour(instant))}, ${time(upToHour(instant))}`;
   return {
     ...system,
     percent,
@@ -199,10 +210,9 @@ export function formatsFor(units: Units, timeZone: string, currency = ''): Forma
     time,
     date,
     dateTime: (instant) => `${date(instant)}, ${time(instant)}`,
-    dateHour: (instant) => {
-      const up = new Date(Math.ceil(Date.parse(instant) / HOUR_MS) * HOUR_MS).toISOString();
-      return `${date(up)}, ${time(up)}`;
-    },
+    dateHour,
+    between: (early, late) =>
+      `${dateHour(early)} – ${date(upToHour(early)) === date(upToHour(late)) ? time(upToHour(late)) : dateHour(late)}`,
     hour: make({ hour: '2-digit', hourCycle: 'h23' }),
     isoDate: (instant) => iso(instant).split('/').reverse().join('-'),
     units,

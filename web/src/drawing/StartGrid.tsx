@@ -2,12 +2,15 @@ import { UnstyledButton } from '@mantine/core';
 import type { StartHour } from '../api/client';
 import { Heard } from '../common/Heard';
 import { calendarDay, number, twoDigits } from '../common/format';
-import { startFaultMarks, startFaults, day as words } from '../common/words';
+import { dayFaultMarks, dayFaults, day as words } from '../common/words';
 import classes from './StartGrid.module.css';
 
 interface StartGridProps {
   hours: StartHour[];
   best: StartHour[];
+  /** Ways it may go that each hour was judged by. */
+  members: number;
+  time: (instant: string) => string;
   /** The day and hour that the job begins at now. */
   date: string;
   start: string;
@@ -16,11 +19,14 @@ interface StartGridProps {
 
 const clock = (hour: number) => `${twoDigits(hour)}:00`;
 
-/** Days across, hours down: how likely all goes well where nothing is in the way, and else what is. */
-export function StartGrid({ hours, best, date, start, onPick }: StartGridProps) {
+/** From this chance on an hour is worth a number; under it the letter of what is in the way says more. */
+const WORTH = 0.5;
+
+/** Days across, hours down: how likely all goes well, and where that is not likely what is most often in the way. */
+export function StartGrid({ hours, best, members, time, date, start, onPick }: StartGridProps) {
   const dates = [...new Set(hours.map((h) => h.date))];
   const rows = [...new Set(hours.map((h) => h.hour))].sort((a, b) => a - b);
-  const seen = [...new Set(hours.flatMap((h) => h.faults))];
+  const seen = [...new Set(hours.flatMap((h) => h.faults.map((f) => f.fault)))];
   const isBest = (h: StartHour) => best.some((b) => b.at === h.at);
   return (
     <div className={classes.box} data-testid="starts">
@@ -47,7 +53,8 @@ export function StartGrid({ hours, best, date, start, onPick }: StartGridProps) 
                 const h = hours.find((x) => x.date === d && x.hour === hour);
                 if (!h) return <td key={d} className={classes.none} />;
                 const chosen = d === date && start.startsWith(`${twoDigits(hour)}:`);
-                const good = h.faults.length === 0;
+                const good = h.chance >= WORTH;
+                const [worst] = h.faults;
                 return (
                   <td key={d}>
                     <UnstyledButton
@@ -63,17 +70,17 @@ export function StartGrid({ hours, best, date, start, onPick }: StartGridProps) 
                       }}
                     >
                       <span aria-hidden>
-                        {good
-                          ? `${number(h.chance * 100)}${h.care ? words.careMark : ''}`
-                          : h.faults.map((f) => startFaultMarks[f]).join('')}
+                        {good || !worst ? number(h.chance * 100) : dayFaultMarks[worst.fault]}
                       </span>
                       <Heard>
                         {words.startCell(
                           calendarDay(d).long,
                           clock(hour),
-                          good
-                            ? `${number(h.chance * 100)} %${h.care ? `, ${words.startCare}` : ''}`
-                            : h.faults.map((f) => startFaults[f]).join(', '),
+                          [
+                            `${number(h.chance * 100)} %`,
+                            ...h.faults.map((f) => `${dayFaults[f.fault]} ${number(f.share * 100)} %`),
+                            words.doneBetween(time(h.doneEarliest), time(h.doneLatest)),
+                          ].join(', '),
                         )}
                       </Heard>
                     </UnstyledButton>
@@ -86,14 +93,12 @@ export function StartGrid({ hours, best, date, start, onPick }: StartGridProps) 
       </table>
       <p className={classes.legend}>
         {words.startsLegend}{' '}
-        <span>
-          <b>{words.careMark}</b> {words.startCare}
-        </span>
         {seen.map((f) => (
           <span key={f}>
-            <b>{startFaultMarks[f]}</b> {startFaults[f]}{' '}
+            <b>{dayFaultMarks[f]}</b> {dayFaults[f]}{' '}
           </span>
         ))}
+        <span>{words.startsMembers(number(members))}</span>
       </p>
     </div>
   );

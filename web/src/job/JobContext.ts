@@ -2,6 +2,7 @@ import { createContext, useContext, type Context } from 'react';
 import type { Explanation, Finding, JobDocument, PlanReport, ReadingReport, Remedy } from '../api/client';
 import type { Formats } from '../common/format';
 import type { Pointer } from './pointer';
+import type { DiaryHandle } from './useDiary';
 import type { Edit } from './useJob';
 import type { Sections } from './usePlan';
 
@@ -28,6 +29,8 @@ export const EditingContext = createContext<Editing | null>(null);
 export const PlannedContext = createContext<Planned | null>(null);
 export const DocumentContext = createContext<JobDocument | null>(null);
 
+export const DiaryContext = createContext<DiaryHandle | null>(null);
+
 function useInJob<T>(context: Context<T | null>): T {
   const value = useContext(context);
   if (value === null) throw new Error('a step stands outside its job');
@@ -37,6 +40,9 @@ function useInJob<T>(context: Context<T | null>): T {
 export const useEditing = (): Editing => useInJob(EditingContext);
 
 export const usePlanned = (): Planned => useInJob(PlannedContext);
+
+/** What was told of the job. */
+export const useDiaryOf = (): DiaryHandle => useInJob(DiaryContext);
 
 /** The job as it is typed. */
 export const useDocument = (): JobDocument => useInJob(DocumentContext);

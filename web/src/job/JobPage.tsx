@@ -8,10 +8,11 @@ import { AppFrame } from '../app/AppFrame';
 import { formatsFor } from '../common/format';
 import { fileName, saveFile } from '../common/saveFile';
 import { app, save as saveWords, steps, stepStates } from '../common/words';
-import { DocumentContext, EditingContext, PlannedContext } from './JobContext';
+import { DiaryContext, DocumentContext, EditingContext, PlannedContext } from './JobContext';
 import classes from './JobPage.module.css';
 import { setAt } from './pointer';
 import type { Saver } from './saver';
+import { useDiary } from './useDiary';
 import { useJob } from './useJob';
 import { usePlan, usePlanAhead } from './usePlan';
 
@@ -117,9 +118,10 @@ function HeadButton({ label, icon: Icon, onClick, disabled = false }: HeadButton
 }
 
 function OpenJob({ job, step }: { job: Job; step: StepName }) {
-  const edited = useJob(job, usePlanAhead());
+  const diary = useDiary(job.id);
+  const edited = useJob(job, usePlanAhead(diary.lines));
   const { document, edit, set } = edited;
-  const { report, sections, failed } = usePlan(document);
+  const { report, sections, failed } = usePlan(document, diary.lines);
   const [chosen, choose] = useState(0);
   const navigate = useNavigate();
   const swap = useCallback(() => {
@@ -214,11 +216,13 @@ function OpenJob({ job, step }: { job: Job; step: StepName }) {
       {planned ? (
         <EditingContext value={editing}>
           <DocumentContext value={document}>
-            <PlannedContext value={planned}>
-              <Suspense fallback={<Loader m="lg" aria-label={app.loading} />}>
-                <View />
-              </Suspense>
-            </PlannedContext>
+            <DiaryContext value={diary}>
+              <PlannedContext value={planned}>
+                <Suspense fallback={<Loader m="lg" aria-label={app.loading} />}>
+                  <View />
+                </Suspense>
+              </PlannedContext>
+            </DiaryContext>
           </DocumentContext>
         </EditingContext>
       ) : (

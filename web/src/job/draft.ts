@@ -6,9 +6,6 @@ export interface Draft {
   document: JobDocument;
 }
 
-/** The form of documents that this program edits. */
-const DOCUMENT_VERSION = 2;
-
 const key = (id: string) => `setfirm-draft-${id}`;
 
 export function keepDraft(id: string, draft: Draft): void {
@@ -23,13 +20,14 @@ export function dropDraft(id: string): void {
   localStorage.removeItem(key(id));
 }
 
-export function readDraft(id: string): Draft | null {
+/** @param form The version of documents that the program has now. */
+export function readDraft(id: string, form: number): Draft | null {
   try {
     const text = localStorage.getItem(key(id));
     if (text === null) return null;
     const draft = JSON.parse(text) as Draft;
     // Typed in an older Set Firm, whose documents had another form: it stays where it is, and the program's copy is opened.
-    return draft.document.version === DOCUMENT_VERSION ? draft : null;
+    return draft.document.version === form ? draft : null;
   } catch {
     return null;
   }

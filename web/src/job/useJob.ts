@@ -36,7 +36,7 @@ export type Edit = (field: Pointer | null, change: JobDocument | ((job: JobDocum
 
 /** A job as it was left: the program's copy, or a draft on this device that the program has not had yet. */
 function resume(job: Job) {
-  const draft = readDraft(job.id);
+  const draft = readDraft(job.id, job.document.version);
   const saver = new Saver(job.document, job.version, {
     send: (version, document) => send(job.id, version, document),
     keep: (kept) => {

@@ -1,9 +1,24 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
-import { http, type JobDocument, type PlanReport } from '../api/client';
+import { http, type JobDocument, type LogEntry, type PlanReport } from '../api/client';
 
-async function plan(document: JobDocument, signal: AbortSignal): Promise<PlanReport> {
-  const { data, error } = await http.POST('/api/plan', { body: { document }, signal });
+/** Now, no finer than it matters for what was missed. */
+const NOW_MS = 10 * 60_000;
+
+/** What a plan is made of: the job, and where something was told of it, that and the time. */
+interface Asked {
+  document: JobDocument;
+  log?: LogEntry[];
+  asOf?: string;
+}
+
+const asked = (document: JobDocument, log: LogEntry[]): Asked =>
+  log.length === 0
+    ? { document }
+    : { document, log, asOf: new Date(Math.floor(Date.now() / NOW_MS) * NOW_MS).toISOString() };
+
+async function plan(body: Asked, signal: AbortSignal): Promise<PlanReport> {
+  const { data, error } = await http.POST('/api/plan', { body, signal });
   if (!data) throw new Error((error as { detail?: string } | undefined)?.detail ?? '');
   return data;
 }
@@ -43,20 +58,21 @@ const RETRY_MS = 2500;
 const STALE_MS = 60_000;
 
 /** Asks for the plan of a change at once, while the page is still being drawn with it. */
-export function usePlanAhead(): (document: JobDocument) => void {
+export function usePlanAhead(log: LogEntry[]): (document: JobDocument) => void {
   const client = useQueryClient();
   return useCallback(
     (document) => {
+      const body = asked(document, log);
       void client
         .query({
-          queryKey: ['plan', document],
-          queryFn: ({ signal }) => plan(document, signal),
+          queryKey: ['plan', body],
+          queryFn: ({ signal }) => plan(body, signal),
           staleTime: STALE_MS,
           gcTime: 10_000,
         })
         .catch(() => undefined); // the page's own asking tells what is wrong
     },
-    [client],
+    [client, log],
   );
 }
 
@@ -64,10 +80,11 @@ export function usePlanAhead(): (document: JobDocument) => void {
 const shared = (report: PlanReport) => report;
 
 /** Plans the job anew with each change. While a field is half typed, what stood before stays, so that nothing jumps. */
-export function usePlan(document: JobDocument) {
+export function usePlan(document: JobDocument, log: LogEntry[]) {
+  const body = asked(document, log);
   const query = useQuery({
-    queryKey: ['plan', document],
-    queryFn: ({ signal }) => plan(document, signal),
+    queryKey: ['plan', body],
+    queryFn: ({ signal }) => plan(body, signal),
     placeholderData: keepPreviousData,
     select: shared,
     staleTime: STALE_MS,

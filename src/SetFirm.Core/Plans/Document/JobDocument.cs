@@ -42,7 +42,7 @@ public sealed record JobDocument
     public required BuyDocument Buy { get; init; }
 
     /// <summary>What stands over and beside the pour.</summary>
-    public SiteDocument Site { get; init; } = new();
+    public required SiteDocument Site { get; init; }
 
     public required DayDocument Day { get; init; }
 
@@ -73,21 +73,24 @@ public sealed record MixingDocument
 /// <summary>How the weather at the pour differs from that of the forecast.</summary>
 public sealed record SiteDocument
 {
-    public Shelter Shelter { get; init; }
+    public required Shelter Shelter { get; init; }
 
-    public Shade Shade { get; init; }
+    public required Shade Shade { get; init; }
 
     /// <summary>Something breaks the wind.</summary>
-    public bool Windbreak { get; init; }
+    public required bool Windbreak { get; init; }
 
     /// <summary>Mist is sprayed over it while it is finished.</summary>
-    public bool Fog { get; init; }
+    public required bool Fog { get; init; }
 
     /// <summary>A cover stands ready in case it rains before it has set.</summary>
-    public bool RainCover { get; init; }
+    public required bool RainCover { get; init; }
 
     /// <summary>Id of weather read from a file and kept by the service; empty takes the forecast.</summary>
-    public string WeatherFile { get; init; } = "";
+    public required string WeatherFile { get; init; }
+
+    /// <summary>As the forecast has it.</summary>
+    public static SiteDocument AsForecast { get; } = new() { Shelter = Shelter.Open, Shade = Shade.None, Windbreak = false, Fog = false, RainCover = false, WeatherFile = "" };
 }
 
 /// <summary>When it is poured.</summary>
@@ -100,10 +103,13 @@ public sealed record DayDocument
     public required string Start { get; init; }
 
     /// <summary>Local time from which one may begin.</summary>
-    public string WorkFrom { get; init; } = "06:00";
+    public required string WorkFrom { get; init; }
 
     /// <summary>Local time after which nobody begins.</summary>
-    public string WorkUntil { get; init; } = "18:00";
+    public required string WorkUntil { get; init; }
+
+    /// <summary>A start, and the hours in which people usually begin.</summary>
+    public static DayDocument At(string date, string start) => new() { Date = date, Start = start, WorkFrom = "06:00", WorkUntil = "18:00" };
 }
 
 /// <summary>How it is kept wet, kept from frost, and coated.</summary>
@@ -115,16 +121,19 @@ public sealed record CureDocument
     public double? Days { get; init; }
 
     /// <summary>Local time from which somebody is up to wet it.</summary>
-    public string WakeFrom { get; init; } = "07:00";
+    public required string WakeFrom { get; init; }
 
     /// <summary>Local time until which.</summary>
-    public string WakeUntil { get; init; } = "22:00";
+    public required string WakeUntil { get; init; }
 
     /// <summary>What is laid over it in the nights.</summary>
-    public FrostGuard Frost { get; init; }
+    public required FrostGuard Frost { get; init; }
 
     /// <summary>Sealers, paints and stains, in the order in which they go on.</summary>
-    public IReadOnlyList<CoatDocument> Coats { get; init; } = [];
+    public required IReadOnlyList<CoatDocument> Coats { get; init; }
+
+    /// <summary>A method, with usual waking hours, nothing against frost and no coats.</summary>
+    public static CureDocument By(CuringMethod method, double? days = null) => new() { Method = method, Days = days, WakeFrom = "07:00", WakeUntil = "22:00", Frost = FrostGuard.None, Coats = [] };
 }
 
 /// <summary>A product that goes on the hard concrete, as its label has it.</summary>
@@ -145,14 +154,14 @@ public sealed record CoatDocument
     public required double RecoatMostH { get; init; }
 
     /// <summary>Each coat is kept wet for so long, hours; 0 for a product that dries.</summary>
-    public double KeepWetH { get; init; }
+    public required double KeepWetH { get; init; }
 
     /// <summary>Concrete wants to be dry on top; a product that is laid on damp concrete does not.</summary>
-    public bool OnDry { get; init; } = true;
+    public required bool OnDry { get; init; }
 
     /// <summary>Water to one of product, by volume; 0 goes on as it is.</summary>
-    public double Dilution { get; init; }
+    public required double Dilution { get; init; }
 
     /// <summary>After the last coat until it is used, hours.</summary>
-    public double CureH { get; init; }
+    public required double CureH { get; init; }
 }

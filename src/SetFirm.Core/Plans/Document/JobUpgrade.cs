@@ -98,5 +98,30 @@ internal static class JobUpgrade
     }
 
     // Version 4 has the site, working and waking hours, frost guards and coats; all of them begin as the planner took them before.
-    private static void ThreeToFour(JsonObject job) => job["version"] = 4;
+    private static void ThreeToFour(JsonObject job)
+    {
+        job["version"] = 4;
+        job["site"] ??= new JsonObject
+        {
+            ["shelter"] = "open",
+            ["shade"] = "none",
+            ["windbreak"] = false,
+            ["fog"] = false,
+            ["rainCover"] = false,
+            ["weatherFile"] = "",
+        };
+        if (job["day"] is JsonObject day)
+        {
+            day["workFrom"] ??= "06:00";
+            day["workUntil"] ??= "18:00";
+        }
+
+        if (job["cure"] is JsonObject cure)
+        {
+            cure["wakeFrom"] ??= "07:00";
+            cure["wakeUntil"] ??= "22:00";
+            cure["frost"] ??= "none";
+            cure["coats"] ??= new JsonArray();
+        }
+    }
 }

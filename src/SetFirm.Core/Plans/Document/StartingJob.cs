@@ -66,8 +66,9 @@ public static class StartingJob
                 Payload = us ? "900 lb" : "400 kg",
                 HourWorth = 15,
             },
-            Day = new DayDocument { Date = LocalDatePattern.Iso.Format(day), Start = LocalTimePattern.CreateWithInvariantCulture("HH:mm").Format(EarlyMorning) },
-            Cure = new CureDocument { Method = CuringMethod.Plastic },
+            Site = SiteDocument.AsForecast,
+            Day = DayDocument.At(LocalDatePattern.Iso.Format(day), LocalTimePattern.CreateWithInvariantCulture("HH:mm").Format(EarlyMorning)),
+            Cure = CureDocument.By(CuringMethod.Plastic),
         };
     }
 

@@ -31,6 +31,8 @@ export const goods: Record<Enum<'GoodKind'>, (which: string) => string> = {
   plastic: () => 'Plastic sheeting',
   tape: () => 'Tape for plastic',
   burlap: () => 'Burlap',
+  curingCompound: () => 'Curing compound',
+  cureAndSeal: () => 'Cure and seal',
   sealer: () => 'Sealer',
   gloves: () => 'Gloves, cement-proof',
   goggles: () => 'Goggles',

@@ -1,10 +1,10 @@
 /** One sentence for each finding and each remedy. */
 import type { Additive, Enum, Finding, Remedy } from '../../api/client';
-import { duration, factText, fixed, number, type Formats } from '../format';
+import { clock, duration, factText, fixed, number, type Formats } from '../format';
 import { fileReasons, misfits, schools } from './building';
 import { goodById } from './buying';
 import { additives } from './mixing';
-import { bagKinds, curing, milestones, passes } from './screens';
+import { bagKinds, curing, frostGuards, milestones, passes, weatherColumns, weatherReasons } from './screens';
 
 type FindingWords = (f: Finding['facts'], t: Finding['texts'], fmt: Formats) => string;
 
@@ -216,8 +216,50 @@ export const findings: Record<Enum<'FindingCode'>, FindingWords> = {
   mixTooHot: (f, _t, fmt) =>
     `The mix comes out at ${fmt.celsius(n(f, 'mixC'))}; over ${fmt.celsius(n(f, 'limitC'))} it sets too fast. Colder water, shaded bags, an earlier start.`,
   handsStillMixing: (f, t) =>
-    `${passName(t)} on the first part closes ${duration(n(f, 'overlapMin'))} before the last batch lies. Someone must leave the mixer, or pour in two goes.`,
-  afterDark: (_f, t) => `${passName(t)} closes after dark. Start earlier, or have lights ready.`,
+    `${passName(t)} on part ${number(n(f, 'zone'))} closes ${duration(n(f, 'overlapMin'))} before the last batch lies. Someone must leave the mixer, or pour in two goes.`,
+  zonesCollide: (f, t) =>
+    `${passName(t)} on part ${number(n(f, 'zone'))} is begun ${duration(n(f, 'lateMin'))} too late: ${n(f, 'hands') === 1 ? 'one pair of hands is' : `${number(n(f, 'hands'))} pairs of hands are`} busy elsewhere.`,
+  afterDark: (_f, t) => `${passName(t)} falls into the dark. Start earlier, or have lights ready.`,
+  outsideWorkingHours: (f) =>
+    `Nobody begins at this hour: you said from ${clock(n(f, 'hoursFrom'))} until ${clock(n(f, 'hoursUntil'))}.`,
+  weatherFileMissing: () =>
+    'The weather file of this job is not here. The forecast stands in; read the file again.',
+  weatherFileDamaged: (f, t) =>
+    `Line ${number(n(f, 'line'))}: ${weatherColumns[t.column ?? ''] ?? t.column ?? ''} ${weatherReasons[t.reason ?? ''] ?? ''}${t.given ? ` (“${t.given}”)` : ''}.`,
+  weatherColumnMissing: (_f, t) =>
+    `There is no column for ${weatherColumns[t.column ?? ''] ?? t.column ?? ''}. Its name must begin with it: time, temp_c, humidity_%, wind_kmh.`,
+  weatherUnitUnknown: (_f, t) =>
+    `The column “${t.given ?? ''}” does not say its unit. End its name in one: temp_c or temp_f, wind_kmh, wind_ms or wind_mph, humidity_%.`,
+  weatherGap: (f) =>
+    n(f, 'hours') > n(f, 'most')
+      ? `Line ${number(n(f, 'line'))}: ${number(n(f, 'hours'), 1)} hours are missing before it; more than ${number(n(f, 'most'))} are not filled.`
+      : `Line ${number(n(f, 'line'))}: ${number(n(f, 'hours'), 1)} hours after the line before; filled by a straight line.`,
+  weatherValueMissing: (f, t) =>
+    n(f, 'hours') > n(f, 'most')
+      ? `Line ${number(n(f, 'line'))}: ${weatherColumns[t.column ?? ''] ?? ''} is missing for ${number(n(f, 'hours'), 1)} hours; more than ${number(n(f, 'most'))} are not filled.`
+      : `Line ${number(n(f, 'line'))}: ${weatherColumns[t.column ?? ''] ?? ''} is missing; filled from its neighbours.`,
+  weatherHourSkipped: (f, t) =>
+    `Line ${number(n(f, 'line'))}: the clocks skip ${t.given ?? 'that hour'}; it was left out. If the file keeps winter time all year, write the offset.`,
+  weatherHourTwice: (f, t) =>
+    `Line ${number(n(f, 'line'))}: the clocks have ${t.given ?? 'that hour'} twice; the first was taken unless it stands there twice.`,
+  weatherTooLong: (f) =>
+    `Line ${number(n(f, 'line'))}: ${number(n(f, 'count'))} hours; a file may have ${number(n(f, 'most'))}, a year.`,
+  weatherWithout: (_f, t) =>
+    t.column === 'rainChance'
+      ? 'The file says nothing of rain: it warns of none. Look at a forecast.'
+      : 'The file says nothing of sun or cloud: half-clouded skies stand in.',
+  weatherTypicalYear: (_f, t) =>
+    `A typical year${t.given ? ` of ${t.given}` : ''}, put together from many: good for choosing a season, no forecast.`,
+  weatherLeapDay: (f) =>
+    `Line ${number(n(f, 'line'))}: the file has no 29 February; the day before stands in.`,
+  driesOverNight: (f, t) =>
+    `${curing[t.method as Enum<'CuringMethod'>]} dries out for up to ${duration(n(f, 'dryH') * 60)} while everybody sleeps.`,
+  frostNight: (f, _t, fmt) =>
+    `A cold night: the concrete falls to ${fmt.celsius(n(f, 'leastC'))} with ${fmt.strength(n(f, 'strengthMpa'))}; frost harms it under ${fmt.strength(n(f, 'safeMpa'))}. Cover it.`,
+  wettingMissed: (f, _t, fmt) =>
+    `It lay dry for ${duration(n(f, 'dryH') * 60)} when it should have been wet; that costs about ${fmt.strength(n(f, 'lostMpa'))} at 28 days. Wet it now and go on.`,
+  coatTooLate: (f, t) =>
+    `Coat ${number(n(f, 'coat'))} of ${t.product ?? ''} finds no dry hour in its window: scuff with 320 grit first.`,
   rapidSetsAsPlaced: () =>
     'Rapid mix: strike off and float each batch as it lands. There is no later window for edging or brooming.',
   cureStoppedEarly: (f) =>
@@ -306,4 +348,12 @@ export const remedies: Record<
   advisedBase: (e, fmt) => `Lay ${fmt.small(e.baseMm ?? 0)} of base`,
   longerCure: (e) => `Keep it wet ${number(e.adviceDays ?? 0, 1)} days`,
   coverUnderPlastic: (e) => `Burlap under plastic: every ${number(e.intervalH ?? 0)} h`,
+  pondIt: (e) => `Let water stand on it: every ${number(e.intervalH ?? 0)} h`,
+  coverAtNight: (e, fmt, t) =>
+    `${frostGuards[(t.guard ?? 'movingBlanket') as Enum<'FrostGuard'>]}: not under ${fmt.celsius(e.leastC ?? 0)}`,
+  earlierStart: (e) => `Start at ${clock(e.startH ?? 0)}: done at ${clock(e.doneH ?? 0)}`,
+  rainCoverReady: () => 'I have a cover ready',
+  shadeIt: (e, fmt) => `Shade it: ${fmt.evaporation(e.peakKgM2H ?? 0)}`,
+  breakWind: (e, fmt) => `Break the wind: ${fmt.evaporation(e.peakKgM2H ?? 0)}`,
+  mistIt: (e, fmt) => `Mist it: ${fmt.evaporation(e.peakKgM2H ?? 0)}`,
 };

@@ -120,7 +120,12 @@ export const meets: Record<Meets, string> = {
 export const finishes: Record<Enum<'Finish'>, string> = {
   mag: 'Floated (mag)',
   broom: 'Broomed',
-  steel: 'Steel trowelled',
+  steel: 'Steel trowelled, hard',
+  steelOnce: 'Steel trowelled once',
+  rubbed: 'Stripped early and rubbed',
+  exposed: 'Stones exposed',
+  pebbles: 'Pebbles, washed clean',
+  groundLater: 'Left flat, ground later',
 };
 
 export const beds: Record<Enum<'Bed'>, string> = {
@@ -187,34 +192,77 @@ export const curing: Record<Enum<'CuringMethod'>, string> = {
   burlap: 'Wet burlap',
   burlapUnderPlastic: 'Burlap under plastic',
   plastic: 'Plastic, laid flat',
+  ponding: 'Water standing on it',
+  inForm: 'Left in its form, covered',
+  compound: 'Curing compound',
+  cureAndSeal: 'Cure and seal in one',
+};
+
+export const frostGuards: Record<Enum<'FrostGuard'>, string> = {
+  none: 'Nothing',
+  movingBlanket: 'Blankets',
+  foam: 'Foam, 25 mm',
+  straw: 'Dry straw, 100 mm, under plastic',
+};
+
+export const shelters: Record<Enum<'Shelter'>, string> = {
+  open: 'Nothing',
+  roof: 'A roof or a tent',
+  indoors: 'Indoors',
+};
+
+export const shades: Record<Enum<'Shade'>, string> = {
+  none: 'Full sun',
+  halfDay: 'Shade half the day',
+  allDay: 'Shade all day',
+};
+
+export const logKinds: Record<Enum<'LogKind'>, string> = {
+  wetted: 'Wetted',
+  covered: 'Covered against frost',
+  uncovered: 'Cover taken off',
+  formsOff: 'Boards off',
+  coated: 'Coat laid',
+  struck: 'Struck out',
 };
 
 export const passes: Record<Enum<'Pass'>, string> = {
   strikeOff: 'Strike off',
   bullFloat: 'Bull float',
+  washSlurry: 'Wash the slurry off',
   edgeAndFloat: 'Edge and first float',
   secondFloat: 'Second float',
+  exposeStone: 'Wash the stones free',
   broom: 'Broom',
   firstTrowel: 'First trowel',
+  stripAndRub: 'Strip and rub',
   hardTrowel: 'Hard trowel',
+  sawJoints: 'Saw the joints',
 };
 
 export const passSigns: Record<Enum<'Pass'>, string> = {
   strikeOff: 'as each batch lands',
   bullFloat: 'cream closes the holes; stop before water shows',
+  washSlurry: 'the pebbles stay when brushed',
   edgeAndFloat: 'the sheen is gone; the edger’s line does not close again',
   secondFloat: 'a thumb dents it about 6 mm',
+  exposeStone: 'the stones hold under the brush',
   broom: 'a thumb dents it about 3 mm; the broom leaves no tear',
   firstTrowel: 'a light print, no paste on the trowel',
+  stripAndRub: 'the form, slid up, leaves the edge standing',
   hardTrowel: 'the blade rings',
+  sawJoints: 'the edge of the cut does not ravel',
 };
 
 export const milestones: Record<Enum<'Milestone'>, string> = {
+  freezeOnce: 'Frost does no more harm',
   stripEdges: 'Strip the boards',
   walk: 'Walk on it',
+  turnPiece: 'Out of the mould and turned',
   furniture: 'Furniture and daily use',
   grind: 'Grind or sand',
   cars: 'Cars',
+  freezeOften: 'Stands winters',
   full: 'Full strength',
 };
 
@@ -278,12 +326,25 @@ export const day = {
   last: (pass: string, opens: string, closes: string) => ` ${pass} between ${opens} and ${closes}.`,
   blocked: 'The day cannot be told yet. What is missing is said at its field, here or in an earlier step.',
   views: { hours: 'The day', starts: 'When to start' },
+  sides: { when: 'When', site: 'Site and weather', passes: 'Passes' },
+  sidesLabel: 'What to change or look up',
+  chance: 'All goes well',
+  wrong: (chance: string, fault: string | null) =>
+    ` All goes well in ${chance} of 100 cases${fault === null ? '.' : `; when not, mostly because ${fault}.`}`,
+  people: 'People',
+  peopleCount: (n: number) => (n === 1 ? '1 pair of hands' : `${String(n)} pairs of hands`),
+  dark: 'dark',
+  dusk: (time: string) => `dark from ${time}`,
+  dragStart: 'Start of the pour',
+  dragStartValue: (time: string) => `first water at ${time}`,
+  dragHint: 'Drag the start, or type it.',
+  begins: (zone: number, pass: string, time: string) => `Part ${String(zone)}: ${pass} from ${time}`,
+  doneBetween: (early: string, late: string) => `done between ${early} and ${late}`,
   startsTable: 'Hours in which to start, by day',
   startCell: (day: string, hour: string, what: string) => `${day}, ${hour}: ${what}`,
   startsLegend:
-    'A number is the chance, in a hundred, that it stays dry until it has set; the best are underlined.',
-  careMark: '•',
-  startCare: 'dries fast, take care',
+    'A number: all goes well in so many of a hundred cases. A letter: what is in the way most often. The best are underlined.',
+  startsMembers: (n: string) => `Each hour was followed through ${n} ways the weather and the mix may go.`,
   startsNone: 'The job cannot be planned yet, so no hour can be judged.',
   timeline: 'The day, hour by hour',
   evaporationTitle: 'Drying in an hour, and the chance of rain from above',
@@ -297,7 +358,8 @@ export const day = {
       ? 'All of it is of one age.'
       : `${String(n)} bars: the parts poured first, next and last are each ready in their turn.`,
   sign: 'Go and look when the window opens. The slab decides, not the clock.',
-  band: 'Pale ends: it may come sooner or later by this much.',
+  band: 'Pale ends: in four cases of five it opens and closes within them.',
+  crewMark: 'Under them: when somebody gets to each.',
   sheenGone: 'Sheen gone',
   noSheen: 'none shows',
   mixC: 'Mix',
@@ -313,18 +375,29 @@ export const day = {
   pass: 'Pass',
 };
 
-/** What is in the way of an hour, and its mark. */
-export const startFaults: Record<Enum<'StartFault'>, string> = {
+/** What goes wrong when a day does, and its mark. */
+export const dayFaults: Record<Enum<'DayFault'>, string> = {
   rain: 'rain before it sets',
   drying: 'dries too fast',
   cold: 'too cold',
   hot: 'mix too hot',
   dark: 'a pass in the dark',
   joint: 'cold joints',
-  hands: 'hands still mixing',
+  hands: 'too few hands for a pass',
 };
 
-export const startFaultMarks: Record<Enum<'StartFault'>, string> = {
+/** The same, after "because". */
+export const dayFaultReasons: Record<Enum<'DayFault'>, string> = {
+  rain: 'rain comes before it sets',
+  drying: 'it dries too fast',
+  cold: 'it gets too cold',
+  hot: 'the mix is too hot',
+  dark: 'a pass falls into the dark',
+  joint: 'batches no longer join',
+  hands: 'hands are too few',
+};
+
+export const dayFaultMarks: Record<Enum<'DayFault'>, string> = {
   rain: 'R',
   drying: 'D',
   cold: 'C',
@@ -339,18 +412,121 @@ export const cure = {
     `Keep it wet ${days}, until ${until}.` +
     (strip === null ? '' : ` Strip the boards from ${strip}.`) +
     (walk === null ? '' : ` Walk on it from ${walk}.`),
+  noWater: (method: string, until: string) =>
+    `${method}: it keeps its own water; leave it be until ${until}.`,
   days: (n: string) => `for ${n} days`,
   hours: (n: string) => `for ${n} hours`,
   blocked: 'The cure cannot be told yet: the day before it is not worked out.',
+  views: { strength: 'Strength', calendar: 'Calendar' },
+  viewsLabel: 'How to look at the cure',
+  sides: { wet: 'Keep wet', dates: 'From when', coats: 'Coats', diary: 'Diary' },
+  sidesLabel: 'What to change or look up',
   chart: 'Strength against time',
   planned: 'With this cure',
+  band: 'Four cases in five',
   none: 'Never kept wet',
   rewet: 'Wet it again every',
+  next: 'Wet it next',
+  overdue: (since: string) => `due since ${since}`,
+  nothingDue: 'nothing more',
   until: 'Keep wet until',
   at28: 'Strength at 28 days',
   drying: 'Drying in an hour',
   dates: 'From when',
   outOfSight: 'not within 60 days',
   needs: (mpa: string) => `needs ${mpa}`,
-  chartTable: 'Strength by day',
+  dryIsNotHard: 'Dry is not hard: these dates go by strength.',
+  calendarTitle: 'The weeks after',
+  pour: 'pour',
+  wettings: (n: number) => (n === 1 ? 'wet it' : `wet it ${String(n)} times`),
+  wettingsAt: (times: string) => `at ${times}`,
+  coverTonight: (least: string) => `cover for the night: down to ${least}`,
+  wetEnds: 'last wet day',
+  coat: (name: string, n: number) => `${name}, coat ${String(n)}`,
+  coatScuff: 'scuff it first',
+  coatDone: 'laid',
+  coatsHint: 'As the label has it. Coats are laid into dry hours in which you work.',
+  addCoat: 'Add a product',
+  removeCoat: (name: string) => `Remove ${name}`,
+  coatName: 'Product',
+  coatCount: 'Coats',
+  coatFrom: 'From day',
+  coatLeast: 'Recoat from, h',
+  coatMost: 'Recoat until, h',
+  coatWet: 'Keep wet, h',
+  coatCure: 'In use after, h',
+  coatDilution: 'Water to 1',
+  coatOnDry: 'Wants a dry face',
+  coatsNone: 'Nothing goes on it.',
+  coatsClear: 'Take all away',
+  wettedNow: 'I wetted it now',
+  formsOffNow: 'Boards are off',
+  coveredNow: 'Covered for the night',
+  uncoveredNow: 'Cover is off',
+  coatedNow: (name: string) => `Laid a coat: ${name}`,
+  diaryNone: 'Nothing told yet. What you tell re-times the rest.',
+  diaryLater: 'The diary begins when it is poured.',
+  strike: (what: string, when: string) => `Strike out: ${what}, ${when}`,
+  waiting: 'kept here, not yet with the program',
+  dryFor: (hours: string) => `It lay dry for ${hours}.`,
+  wakeFrom: 'Up from',
+  wakeUntil: 'Up until',
+  frost: 'At night, over it',
+  calendarFile: 'Put it in a calendar',
+  calendarHint: 'A file with alarms, for the calendar of your phone.',
+  alarm: (what: string, job: string) => `${job}: ${what}`,
+};
+
+/** Usual products, by the id that the program has them under. */
+export const coatNames: Record<string, string> = {
+  penetratingSealer: 'Penetrating sealer',
+  reactiveSealer: 'Reactive sealer, kept wet',
+  filmSealer: 'Film sealer',
+  counterSealer: 'Two-part counter sealer',
+  paint: 'Concrete paint',
+  stain: 'Water stain',
+};
+
+/** The weather a job takes, and what stands over it. */
+export const site = {
+  shelter: 'Over it',
+  shade: 'Sun',
+  windbreak: 'Something breaks the wind',
+  fog: 'Mist is sprayed over it',
+  rainCover: 'A cover lies ready for rain',
+  workFrom: 'Begin from',
+  workUntil: 'Begin until',
+  weather: 'Weather',
+  forecast: 'The forecast',
+  readFile: 'Read weather from a file',
+  fileHint: 'A table of hours (CSV) or a weather year for buildings (EPW).',
+  fileTooLarge: 'That file is too large to be hourly weather.',
+  backToForecast: 'Back to the forecast',
+  fromFile: (name: string, from: string, until: string, hours: string) =>
+    `${name}: ${hours} hours, ${from} to ${until}`,
+  typicalYear: 'a typical year, not a forecast',
+  notRead: 'Nothing was taken from it:',
+};
+
+/** Columns of a weather file. */
+export const weatherColumns: Record<string, string> = {
+  time: 'the time',
+  airC: 'the air temperature',
+  humidity: 'the humidity',
+  windKmh: 'the wind',
+  sunWm2: 'sun or cloud',
+  cloud: 'the cloud',
+  rainChance: 'rain',
+  rainMm: 'the rain',
+};
+
+export const weatherReasons: Record<string, string> = {
+  notANumber: 'is no number',
+  impossible: 'cannot be on this planet; look at its unit',
+  incomplete: 'is missing',
+  timeUnread: 'cannot be read; write it as 2027-05-07 08:00, or with an offset',
+  repeated: 'stands twice',
+  outOfOrder: 'goes backwards; hours must follow each other',
+  tooFewRows: 'has too few rows',
+  zoneUnread: 'names no zone',
 };

@@ -28,6 +28,7 @@ export const whysDay = {
       initialSetH: 'first set at 20 °C',
       concreteC: 'slab then',
       doubtPct: 'doubt in the set',
+      members: 'ways it may go',
     },
   },
   firstSetOnSite: {
@@ -46,7 +47,7 @@ export const whysDay = {
   },
   doneBy: {
     title: 'Last pass, after the first water',
-    formula: 'when the last pass on the part poured last closes',
+    formula: 'when the crew has made the last pass: whoever is free first takes the pass that closes first',
     result: (v) => duration(v * 60),
     inputs: { zones: 'parts of one age', mixingMin: 'mixing and placing' },
   },
@@ -64,6 +65,33 @@ export const whysDay = {
       hours: 'hours to final set',
       noGoPct: 'not without a cover over',
       warnPct: 'have a cover over',
+    },
+  },
+  startChance: {
+    title: 'Chance that all goes well',
+    formula:
+      'ways of the weather and the set in which it stays dry, warm, light and manned long enough ÷ all ways',
+    result: (v) => `${number(v)} in 100`,
+    inputs: { members: 'ways it may go', setDoubtPct: 'doubt in the set' },
+  },
+  nextWetting: {
+    title: 'Next wetting, after the last',
+    formula:
+      'when what the method holds has dried off, hour by hour; moved into hours in which somebody is up',
+    result: (v) => `${number(v, 1)} h`,
+    inputs: { storeKgM2: 'method holds', evaporationKgM2H: 'drying until then', driesH: 'dries off in' },
+  },
+  coatWindow: {
+    title: 'When a coat goes on',
+    formula:
+      'age, then a day of drying where it wants a dry face; the next between its least and most hours; in dry hours of work',
+    result: (v) => `from day ${number(v, 1)}`,
+    inputs: {
+      fromDays: 'age',
+      leastH: 'recoat from',
+      mostH: 'recoat until',
+      dryH: 'drying first',
+      coats: 'coats',
     },
   },
   wetDays: {

@@ -1,5 +1,5 @@
 import '@mantine/charts/styles.css';
-import { LineChart } from '@mantine/charts';
+import { CompositeChart } from '@mantine/charts';
 import { useMemo } from 'react';
 import type { CureReport } from '../../api/client';
 import type { Formats } from '../../common/format';
@@ -13,7 +13,12 @@ const SHOWN = ['walk', 'furniture', 'cars'];
 export default function StrengthChart({ cure, format }: { cure: CureReport; format: Formats }) {
   const data = useMemo(
     () =>
-      cure.curve.map((p) => ({ at: Date.parse(p.at), [words.planned]: p.mpa, [words.none]: p.noCureMpa })),
+      cure.curve.map((p) => ({
+        at: Date.parse(p.at),
+        [words.planned]: p.mpa,
+        [words.band]: [p.leastMpa, p.mostMpa],
+        [words.none]: p.noCureMpa,
+      })),
     [cure],
   );
 
@@ -23,7 +28,7 @@ export default function StrengthChart({ cure, format }: { cure: CureReport; form
     <div className={classes.box} data-testid="strength">
       <h3 className={classes.title}>{words.chart}</h3>
       <div className={classes.chart} role="img" aria-label={words.chart}>
-        <LineChart
+        <CompositeChart
           h="100%"
           data={data}
           dataKey="at"
@@ -32,7 +37,9 @@ export default function StrengthChart({ cure, format }: { cure: CureReport; form
           curveType="monotone"
           strokeWidth={2.5}
           gridAxis="y"
-          valueFormatter={(v) => format.strength(v)}
+          valueFormatter={(v: number | number[]) =>
+            Array.isArray(v) ? v.map((one) => format.strength(one)).join(' – ') : format.strength(v)
+          }
           xAxisProps={{
             type: 'number',
             domain: ['dataMin', 'dataMax'],
@@ -42,7 +49,8 @@ export default function StrengthChart({ cure, format }: { cure: CureReport; form
           }}
           yAxisProps={{ width: 74, tickFormatter: (v: number) => format.strength(v) }}
           tooltipProps={{ labelFormatter: (v) => (typeof v === 'number' ? date(v) : '') }}
-          lineChartProps={{ accessibilityLayer: false }}
+          areaProps={{ strokeWidth: 0, fillOpacity: 0.55, activeDot: false }}
+          composedChartProps={{ accessibilityLayer: false }}
           referenceLines={[
             ...levels.map((m) => ({
               y: m.needsMpa,
@@ -53,8 +61,9 @@ export default function StrengthChart({ cure, format }: { cure: CureReport; form
             { x: Date.parse(cure.wetUntil), label: words.until, color: 'var(--water-deep)' },
           ]}
           series={[
-            { name: words.planned, color: 'var(--chalk)' },
-            { name: words.none, color: 'var(--timber-deep)', strokeDasharray: '6 4' },
+            { name: words.band, color: 'var(--water)', type: 'area' },
+            { name: words.planned, color: 'var(--chalk)', type: 'line' },
+            { name: words.none, color: 'var(--timber-deep)', type: 'line', strokeDasharray: '6 4' },
           ]}
         />
       </div>

@@ -1,4 +1,4 @@
-import { Group, Loader, TextInput, UnstyledButton } from '@mantine/core';
+import { Group, Loader, SegmentedControl, TextInput, UnstyledButton } from '@mantine/core';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, http, type DayReport, type WeatherDay } from '../../api/client';
@@ -6,7 +6,7 @@ import { StartGrid } from '../../drawing/StartGrid';
 import { Views } from '../../common/Views';
 import { DayTimeline } from '../../drawing/DayTimeline';
 import { findingsAt, useDocument, useEditing, usePlanned } from '../../job/JobContext';
-import { calendarDay, type Formats } from '../../common/format';
+import { calendarDay, number, type Formats } from '../../common/format';
 import { Heard } from '../../common/Heard';
 import { Notes } from '../../common/Notes';
 import { StepLayout, type Figure } from '../../common/StepLayout';
@@ -17,10 +17,12 @@ import {
   fields,
   mix as mixWords,
   findings as findingWords,
+  dayFaultReasons,
   passes,
   passSigns,
   steps,
 } from '../../common/words';
+import { SiteFields, TimeField } from './SiteFields';
 import classes from './DayStep.module.css';
 
 function sentenceOf(day: DayReport | null, format: Formats): string {
@@ -32,7 +34,9 @@ function sentenceOf(day: DayReport | null, format: Formats): string {
       format.time(day.start),
       format.time(day.mixingEnds),
       format.time(day.doneBy),
-    ) + (last ? words.last(passes[last.pass], format.time(last.opens), format.time(last.closes)) : '')
+    ) +
+    (last ? words.last(passes[last.pass], format.time(last.opens), format.time(last.closes)) : '') +
+    words.wrong(number(day.chance * 100), day.faults[0] ? dayFaultReasons[day.faults[0].fault] : null)
   );
 }
 
@@ -43,7 +47,8 @@ const sheenOf = (day: DayReport, format: Formats): string => {
 };
 
 const figuresOf = (day: DayReport, format: Formats): Figure[] => [
-  { label: words.rainChance, value: format.percent(day.rainChance), lead: true, why: { code: 'rainChance' } },
+  { label: words.chance, value: format.percent(day.chance), lead: true, why: { code: 'startChance' } },
+  { label: words.rainChance, value: format.percent(day.rainChance), why: { code: 'rainChance' } },
   { label: words.peak, value: format.evaporation(day.peakEvaporation), why: { code: 'evaporation' } },
   { label: words.mixC, value: format.celsius(day.mixC), why: { code: 'mixTemperature' } },
   {
@@ -151,7 +156,7 @@ function Windows({ day, format }: { day: DayReport; format: Formats }) {
 /** Every hour of the fortnight, judged by the same sums as the day itself. */
 function Starts() {
   const document = useDocument();
-  const { edit } = useEditing();
+  const { edit, format } = useEditing();
   const asked = useQuery({
     queryKey: ['starts', document],
     queryFn: async ({ signal }) => {
@@ -168,6 +173,8 @@ function Starts() {
     <StartGrid
       hours={asked.data.hours}
       best={asked.data.best}
+      members={asked.data.members}
+      time={format.time}
       date={document.day.date}
       start={document.day.start}
       onPick={(date, start) => {
@@ -177,7 +184,18 @@ function Starts() {
   );
 }
 
+const DAY_MS = 24 * 60 * 60 * 1000;
+const DAYS_SHOWN = 14;
+
+/** Days of a file are shown a fortnight at a time: that which holds the job's day. */
+function fortnightOf(date: string): string | undefined {
+  const day = Date.parse(`${date}T00:00:00Z`) / DAY_MS;
+  if (!Number.isFinite(day)) return undefined;
+  return new Date(Math.floor(day / DAYS_SHOWN) * DAYS_SHOWN * DAY_MS).toISOString().slice(0, 10);
+}
+
 export function DayStep() {
+  const [side, setSide] = useState<keyof typeof words.sides>('when');
   const [view, setView] = useState<keyof typeof words.views>('hours');
   const document = useDocument();
   const { report, sections } = usePlanned();
@@ -185,7 +203,16 @@ export function DayStep() {
   const forecast = api.useQuery(
     'get',
     '/api/forecast',
-    { params: { query: { timeZone: document.timeZone } } },
+    {
+      params: {
+        query: {
+          timeZone: document.timeZone,
+          ...(document.site.weatherFile === ''
+            ? {}
+            : { file: document.site.weatherFile, from: fortnightOf(document.day.date) }),
+        },
+      },
+    },
     { staleTime: 600_000 },
   );
   const wrong = (at: string) => {
@@ -200,7 +227,18 @@ export function DayStep() {
       drawing={
         day && (
           <Views label={mixWords.viewsLabel} of={words.views} value={view} onChoose={setView}>
-            {view === 'hours' ? <DayTimeline day={day} format={format} /> : <Starts />}
+            {view === 'hours' ? (
+              <DayTimeline
+                day={day}
+                format={format}
+                start={document.day.start}
+                onStart={(start) => {
+                  set('/day/start', start);
+                }}
+              />
+            ) : (
+              <Starts />
+            )}
           </Views>
         )
       }
@@ -208,7 +246,17 @@ export function DayStep() {
       notes={<Notes under={['/day', '/timeZone', '/weather']} only={['error', 'warning', 'note']} />}
       controls={
         <>
-          {forecast.data && (
+          <SegmentedControl
+            size="xs"
+            className={classes.sides ?? ''}
+            aria-label={words.sidesLabel}
+            value={side}
+            data={Object.entries(words.sides).map(([value, label]) => ({ value, label }))}
+            onChange={(v) => {
+              setSide(v as keyof typeof words.sides);
+            }}
+          />
+          {side === 'when' && forecast.data && (
             <DayPicker
               days={forecast.data.days}
               date={document.day.date}
@@ -218,35 +266,30 @@ export function DayStep() {
               }}
             />
           )}
-          {forecast.data?.simulated && <p className={classes.simulated}>{app.simulatedShort}</p>}
-          <Group gap="xs" align="flex-start">
-            <TextInput
-              size="sm"
-              type="time"
-              style={{ flex: '1 1 110px' }}
-              label={fields.startTime}
-              value={document.day.start}
-              error={wrong('/day/start')}
-              onChange={(e) => {
-                set('/day/start', e.currentTarget.value);
-              }}
-            />
-            <TextInput
-              size="sm"
-              type="date"
-              style={{ flex: '1 1 140px' }}
-              label={fields.otherDay}
-              value={document.day.date}
-              error={wrong('/day/date')}
-              onChange={(e) => {
-                set('/day/date', e.currentTarget.value);
-              }}
-            />
-          </Group>
-          {day && <Windows day={day} format={format} />}
-          {day && (
+          {side === 'when' && (
+            <>
+              {forecast.data?.simulated && <p className={classes.simulated}>{app.simulatedShort}</p>}
+              <Group gap="xs" align="flex-start">
+                <TimeField at="/day/start" label={fields.startTime} value={document.day.start} />
+                <TextInput
+                  size="sm"
+                  type="date"
+                  style={{ flex: '1 1 140px' }}
+                  label={fields.otherDay}
+                  value={document.day.date}
+                  error={wrong('/day/date')}
+                  onChange={(e) => {
+                    set('/day/date', e.currentTarget.value);
+                  }}
+                />
+              </Group>
+            </>
+          )}
+          {side === 'site' && <SiteFields />}
+          {side === 'passes' && day && <Windows day={day} format={format} />}
+          {side === 'passes' && day && (
             <p className={classes.simulated}>
-              {words.band} {words.zones(day.zones.length)}
+              {words.band} {words.zones(day.zones.length)} {words.crewMark}
             </p>
           )}
         </>

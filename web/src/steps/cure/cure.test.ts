@@ -1,0 +1,81 @@
+import { describe, expect, it } from 'vitest';
+import type { CureReport, DayReport } from '../../api/client';
+import { formatsFor } from '../../common/format';
+import { calendarOf } from './calendarFile';
+import { eventsOf, squaresOf } from './events';
+
+const format = formatsFor('metric', 'Europe/Berlin');
+
+const day = { start: '2027-05-07T06:30:00Z', doneBy: '2027-05-07T11:00:00Z' } as DayReport;
+
+const cure = {
+  wetUntil: '2027-05-14T14:00:00Z',
+  wettings: [
+    { at: '2027-05-08T05:00:00Z', lastsUntil: '2027-05-08T11:00:00Z' },
+    { at: '2027-05-08T11:00:00Z', lastsUntil: '2027-05-08T19:00:00Z' },
+  ],
+  milestones: [
+    {
+      milestone: 'walk',
+      at: '2027-05-07T20:00:00Z',
+      earliest: '2027-05-07T19:00:00Z',
+      latest: '2027-05-07T21:30:00Z',
+      needsMpa: 5,
+    },
+    { milestone: 'cars', at: null, earliest: null, latest: null, needsMpa: 20 },
+  ],
+  coats: [
+    {
+      product: 0,
+      name: 'Sealer',
+      number: 1,
+      opens: '2027-05-15T14:00:00Z',
+      closes: null,
+      at: '2027-05-16T06:00:00Z',
+      late: false,
+      keepWetH: 0,
+      done: false,
+    },
+  ],
+  nights: [
+    {
+      from: '2027-05-08T01:00:00Z',
+      until: '2027-05-08T05:00:00Z',
+      leastAirC: -1,
+      leastSlabC: 3,
+      young: true,
+    },
+  ],
+} as unknown as CureReport;
+
+describe('the weeks after a pour', () => {
+  const events = eventsOf(day, cure, format);
+
+  it('has everything that has its hour, in order, and nothing that is out of sight', () => {
+    expect(events.map((e) => e.kind)).toEqual(['pour', 'milestone', 'frost', 'wet', 'wet', 'end', 'coat']);
+    expect(events.map((e) => Date.parse(e.at))).toEqual(
+      [...events.map((e) => Date.parse(e.at))].sort((a, b) => a - b),
+    );
+    expect(events[1]?.more).toBe('Fri 7 May, 21:00 – 00:00'.replace('00:00', 'Sat 8 May, 00:00'));
+  });
+
+  it('lays them into whole weeks from Monday, by the day at the site', () => {
+    const squares = squaresOf(events, format);
+    expect(squares.length).toBe(14);
+    expect(squares[0]?.date).toBe('2027-05-03');
+    expect(squares.find((s) => s.date === '2027-05-08')?.lines.map((l) => l.kind)).toEqual(['frost', 'wet']);
+    expect(squares.find((s) => s.date === '2027-05-08')?.lines[1]?.text).toContain('07:00, 13:00');
+    expect(squaresOf([], format)).toEqual([]);
+  });
+
+  it('goes into a calendar file with an alarm each, in world time, and the same ids each time', () => {
+    const file = calendarOf({ id: 'job-1', name: 'Terrace; garden' }, events);
+    expect(file.match(/BEGIN:VEVENT/g)?.length).toBe(events.length);
+    expect(file.match(/BEGIN:VALARM/g)?.length).toBe(events.length);
+    expect(file).toContain('DTSTART:20270508T050000Z');
+    expect(file).toContain('UID:job-1-wet-1@setfirm');
+    expect(file).toContain('Terrace\\; garden');
+    const ids = (text: string) => text.match(/UID:.*/g);
+    expect(ids(calendarOf({ id: 'job-1', name: 'Terrace; garden' }, events))).toEqual(ids(file));
+  });
+});

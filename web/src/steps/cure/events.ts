@@ -1,0 +1,106 @@
+import type { CureReport, DayReport } from '../../api/client';
+import { number, type Formats } from '../../common/format';
+import { cure as words, milestones } from '../../common/words';
+
+export type EventKind = 'pour' | 'wet' | 'milestone' | 'coat' | 'frost' | 'end';
+
+/** Something of the weeks after a pour that has its hour. */
+export interface CureEvent {
+  at: string;
+  kind: EventKind;
+  title: string;
+  /** A second line. */
+  more?: string;
+  minutes: number;
+}
+
+const WETTING_MIN = 15;
+const COAT_MIN = 60;
+const MOMENT_MIN = 30;
+
+const spanMin = (from: string, until: string) => Math.round((Date.parse(until) - Date.parse(from)) / 60_000);
+
+/** Everything that is to be done or may begin, in the order of its hours. */
+export function eventsOf(day: DayReport, cure: CureReport, format: Formats): CureEvent[] {
+  const events: CureEvent[] = [
+    { at: day.start, kind: 'pour', title: words.pour, minutes: spanMin(day.start, day.doneBy) },
+    ...cure.wettings.map(({ at }) => ({
+      at,
+      kind: 'wet' as const,
+      title: words.wettings(1),
+      minutes: WETTING_MIN,
+    })),
+    ...cure.milestones.flatMap((m) =>
+      m.at === null
+        ? []
+        : [
+            {
+              at: m.at,
+              kind: 'milestone' as const,
+              title: milestones[m.milestone],
+              ...(m.earliest !== null && m.latest !== null && m.earliest !== m.latest
+                ? { more: format.between(m.earliest, m.latest) }
+                : {}),
+              minutes: MOMENT_MIN,
+            },
+          ],
+    ),
+    ...cure.coats.map((c) => ({
+      at: c.at,
+      kind: 'coat' as const,
+      title: words.coat(c.name, c.number),
+      ...(c.done ? { more: words.coatDone } : c.late ? { more: words.coatScuff } : {}),
+      minutes: COAT_MIN,
+    })),
+    ...cure.nights.map((n) => ({
+      at: n.from,
+      kind: 'frost' as const,
+      title: words.coverTonight(format.celsius(n.leastAirC)),
+      minutes: spanMin(n.from, n.until),
+    })),
+    { at: cure.wetUntil, kind: 'end', title: words.wetEnds, minutes: MOMENT_MIN },
+  ];
+  return events.sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+}
+
+/** What stands in one square of the calendar: wettings of a day are told together. */
+export interface Square {
+  date: string;
+  lines: { kind: EventKind; text: string; at: string }[];
+}
+
+const DAY_MS = 24 * 60 * 60 * 1000;
+const dateAt = (at: number) => new Date(at).toISOString().slice(0, 10);
+
+/** Whole weeks from Monday, from the day of the pour until after the last wetting and coat, but two at the least and four at the most. */
+export function squaresOf(events: CureEvent[], format: Formats): Square[] {
+  const [first] = events;
+  if (!first) return [];
+  const pour = Date.parse(`${format.isoDate(first.at)}T00:00:00Z`);
+  const monday = pour - ((new Date(pour).getUTCDay() + 6) % 7) * DAY_MS;
+  const lasting = events.filter((e) => e.kind !== 'milestone').map((e) => Date.parse(e.at));
+  const days = Math.floor((Math.max(...lasting) - monday) / DAY_MS) + 1;
+  const weeks = Math.min(4, Math.max(2, Math.ceil(days / 7)));
+  return Array.from({ length: weeks * 7 }, (_, i) => {
+    const date = dateAt(monday + i * DAY_MS);
+    const own = events.filter((e) => format.isoDate(e.at) === date);
+    const wet = own.filter((e) => e.kind === 'wet');
+    const lines = own
+      .filter((e) => e.kind !== 'wet')
+      .map((e) => ({ kind: e.kind, at: e.at, text: `${format.time(e.at)} ${e.title}` }));
+    const [wetting] = wet;
+    if (wetting) {
+      const times = wet.length <= 3 ? wet.map((e) => format.time(e.at)).join(', ') : '';
+      lines.push({
+        kind: 'wet',
+        at: wetting.at,
+        text: times === '' ? words.wettings(wet.length) : `${times} ${words.wettings(1)}`,
+      });
+    }
+    return { date, lines: lines.sort((a, b) => Date.parse(a.at) - Date.parse(b.at)) };
+  });
+}
+
+/** How a number of days or hours is said. */
+export const daysText = (days: number) =>
+  days < 1 ? words.hours(number(days * 24, 1)) : words.days(number(days, 1));

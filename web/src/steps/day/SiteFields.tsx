@@ -1,0 +1,175 @@
+import { Button, Checkbox, FileButton, Group, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { api, http, type Finding } from '../../api/client';
+import { number } from '../../common/format';
+import { Notes } from '../../common/Notes';
+import { Pick } from '../../common/Pick';
+import { findings as findingWords, shades, shelters, site as words } from '../../common/words';
+import { useDocument, useEditing } from '../../job/JobContext';
+import { useWrong } from '../../job/useWrong';
+import classes from './DayStep.module.css';
+
+const LARGEST_BYTES = 4_000_000;
+
+/** A local time that the job keeps. */
+export function TimeField({ at, label, value }: { at: string; label: string; value: string }) {
+  const { set } = useEditing();
+  const wrong = useWrong(at);
+  return (
+    <TextInput
+      size="sm"
+      type="time"
+      style={{ flex: '1 1 110px' }}
+      label={label}
+      value={value}
+      error={wrong}
+      onChange={(e) => {
+        set(at, e.currentTarget.value);
+      }}
+    />
+  );
+}
+
+/** Weather from a file: what was understood of it, and what is wrong with it, line by line. */
+function WeatherFile() {
+  const document = useDocument();
+  const { set, format } = useEditing();
+  const [found, setFound] = useState<Finding[]>([]);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const id = document.site.weatherFile;
+  const kept = api.useQuery(
+    'get',
+    '/api/weather-files/{id}',
+    { params: { path: { id } } },
+    { enabled: id !== '', retry: false, staleTime: Infinity },
+  );
+  const read = async (file: File) => {
+    if (file.size > LARGEST_BYTES) {
+      setWrong(words.fileTooLarge);
+      return;
+    }
+    const text = await file.text();
+    const { data, error } = await http.POST('/api/weather-files', {
+      params: {
+        query: { name: file.name, timeZone: document.timeZone, year: Number(document.day.date.slice(0, 4)) },
+      },
+      body: text,
+      bodySerializer: (body) => body,
+      headers: { 'Content-Type': 'text/plain' },
+    });
+    setWrong(data ? null : ((error as { detail?: string } | undefined)?.detail ?? words.fileHint));
+    setFound(data?.findings ?? []);
+    if (data?.id) set('/site/weatherFile', data.id);
+  };
+  const refused = found.some((f) => f.severity === 'error');
+  return (
+    <div data-testid="weather-file">
+      <p className={classes.label}>{words.weather}</p>
+      <p className={classes.source}>
+        {id === '' || !kept.data
+          ? words.forecast
+          : words.fromFile(
+              kept.data.name,
+              kept.data.from === null ? '' : format.date(kept.data.from),
+              kept.data.until === null ? '' : format.date(kept.data.until),
+              number(kept.data.hours),
+            )}
+        {kept.data?.typicalYear === true && `; ${words.typicalYear}`}
+      </p>
+      <Group gap={6}>
+        <FileButton
+          accept=".csv,.epw,.txt"
+          onChange={(file) => {
+            if (file) void read(file);
+          }}
+        >
+          {(props) => (
+            <Button {...props} size="compact-sm" variant="default">
+              {words.readFile}
+            </Button>
+          )}
+        </FileButton>
+        {id !== '' && (
+          <Button
+            size="compact-sm"
+            variant="default"
+            onClick={() => {
+              set('/site/weatherFile', '');
+              setFound([]);
+            }}
+          >
+            {words.backToForecast}
+          </Button>
+        )}
+      </Group>
+      {wrong === null ? (
+        <p className={classes.simulated}>{words.fileHint}</p>
+      ) : (
+        <p className={classes.wrong} role="alert">
+          {wrong}
+        </p>
+      )}
+      {found.length > 0 && (
+        <ul className={classes.found} role="alert" data-refused={refused}>
+          {refused && <li>{words.notRead}</li>}
+          {found.map((f) => (
+            <li
+              key={`${f.code}${f.where}${f.texts.column ?? ''}`}
+              data-severity={f.severity}
+              data-code={f.code}
+            >
+              {findingWords[f.code](f.facts, f.texts, format)}
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+/** What stands over and beside the pour, the hours one may begin in, and where the weather comes from. */
+export function SiteFields() {
+  const { site, day } = useDocument();
+  const { set } = useEditing();
+  const tick = (field: 'windbreak' | 'fog' | 'rainCover', label: string) => (
+    <Checkbox
+      size="sm"
+      label={label}
+      checked={site[field]}
+      onChange={(e) => {
+        set(`/site/${field}`, e.currentTarget.checked);
+      }}
+    />
+  );
+  return (
+    <>
+      <Notes under={['/site']} only={['error', 'warning', 'note']} />
+      <Group gap="xs" align="flex-start">
+        <Pick
+          label={words.shelter}
+          value={site.shelter}
+          of={shelters}
+          onPick={(v) => {
+            set('/site/shelter', v);
+          }}
+        />
+        <Pick
+          label={words.shade}
+          value={site.shade}
+          of={shades}
+          onPick={(v) => {
+            set('/site/shade', v);
+          }}
+        />
+      </Group>
+      {tick('windbreak', words.windbreak)}
+      {tick('fog', words.fog)}
+      {tick('rainCover', words.rainCover)}
+      <Group gap="xs" align="flex-start">
+        <TimeField at="/day/workFrom" label={words.workFrom} value={day.workFrom} />
+        <TimeField at="/day/workUntil" label={words.workUntil} value={day.workUntil} />
+      </Group>
+      <WeatherFile />
+    </>
+  );
+}

@@ -53,19 +53,7 @@ public static class StrengthGain
     }
 
     /// <summary>MPa when the wet cure stops after some equivalent hours: f(d) + (f - f(d)) (share f28 - f(d)) / (f28 - f(d)), never falling.</summary>
-    public static double Stopped(ConcreteMix mix, double wetEquivalentHours, double equivalentHours)
-    {
-        var moist = Moist(mix, equivalentHours);
-        if (equivalentHours <= wetEquivalentHours || mix.Family == MixFamily.Rapid)
-        {
-            return moist; // a rapid mix kept wet for its hours loses nothing
-        }
-
-        var f28 = mix.F28.Megapascals;
-        var atStop = Moist(mix, wetEquivalentHours);
-        var reach = (ShareAfter(wetEquivalentHours / HoursPerDay) * f28) - atStop;
-        return f28 - atStop < 1e-9 ? moist : atStop + Math.Max(0, (moist - atStop) * reach / (f28 - atStop));
-    }
+    public static double Stopped(ConcreteMix mix, double wetEquivalentHours, double equivalentHours) => new StoppedCure(mix, wetEquivalentHours).At(equivalentHours);
 
     /// <summary>Share of the 28-day moist-cured strength that this many wet equivalent days leave: straight to one day, then on log days.</summary>
     public static double ShareAfter(double days)
@@ -87,4 +75,39 @@ public static class StrengthGain
     }
 
     private static double Curve(double f28, double c, double days) => f28 * Math.Exp(c * (1 - Math.Sqrt(28 / days)));
+
+    /// <summary>The strength of one mix whose wet cure stops at one age, for asking at many.</summary>
+    public readonly struct StoppedCure
+    {
+        private readonly double f28;
+        private readonly double c;
+        private readonly double finalSet;
+        private readonly double rampEnds;
+        private readonly double atRampEnd;
+        private readonly double stops;
+        private readonly double atStop;
+        private readonly double keeps;
+
+        /// <param name="mix">What hardens.</param>
+        /// <param name="wetEquivalentHours">It is wet until then; a rapid mix kept wet for its hours loses nothing.</param>
+        public StoppedCure(ConcreteMix mix, double wetEquivalentHours)
+        {
+            ArgumentNullException.ThrowIfNull(mix);
+            (f28, c, finalSet) = (mix.F28.Megapascals, mix.AgeCoefficient, mix.ToFinalSet.TotalHours);
+            rampEnds = 3 * finalSet;
+            atRampEnd = Curve(f28, c, rampEnds / HoursPerDay);
+            stops = mix.Family == MixFamily.Rapid ? double.PositiveInfinity : wetEquivalentHours;
+            atStop = double.IsInfinity(stops) ? 0 : Moist(mix, stops);
+            keeps = double.IsInfinity(stops) || f28 - atStop < 1e-9 ? 1 : Math.Max(0, (ShareAfter(stops / HoursPerDay) * f28) - atStop) / (f28 - atStop);
+        }
+
+        /// <summary>MPa at an equivalent age.</summary>
+        public double At(double equivalentHours)
+        {
+            var moist = equivalentHours <= finalSet ? 0
+                : equivalentHours >= rampEnds ? Curve(f28, c, equivalentHours / HoursPerDay)
+                : atRampEnd * (equivalentHours - finalSet) / (rampEnds - finalSet);
+            return equivalentHours <= stops ? moist : atStop + ((moist - atStop) * keeps);
+        }
+    }
 }

@@ -20,7 +20,10 @@ internal static class CureStep
     private static readonly double[] CurveHours = [0, 6, 12, 18, 24, 36, .. Enumerable.Range(2, 27).Select(d => d * 24.0)];
 
     /// <summary>Members that the bands of strength and dates are made of.</summary>
-    private const int BandMembers = 16;
+    private const int BandMembers = 10;
+
+    /// <summary>Members are followed until the curve ends.</summary>
+    private static readonly Duration BandSight = Duration.FromDays(28);
 
     private const double Tenth = 0.1;
 
@@ -67,8 +70,9 @@ internal static class CureStep
         var nights = Nights(mix, history, weather, day.Pour.Site, wetUntil);
         CheckNights(nights, said, day.Youngest, mix, weather, model, frozen, gate);
         var paths = Paths(day, weather, wetUntil, wetHours / Math.Max(kept, 1e-9));
-        double At(double hours, double wet) => StrengthGain.Stopped(mix, wet, history.EquivalentHoursAt(history.WaterAdded + Duration.FromHours(hours)));
-        var lost = At(28 * 24, kept) - At(28 * 24, wetHours);
+        var (stopped, never, whole) = (new StrengthGain.StoppedCure(mix, wetHours), new StrengthGain.StoppedCure(mix, 0), new StrengthGain.StoppedCure(mix, kept));
+        double At(double hours, StrengthGain.StoppedCure cure) => cure.At(history.EquivalentHoursAt(history.WaterAdded + Duration.FromHours(hours)));
+        var lost = At(28 * 24, whole) - At(28 * 24, stopped);
         var dryH = wetting.Dry.Sum(d => (d.Until - d.From).TotalHours);
         if (dryH > LeastDryH)
         {
@@ -76,7 +80,7 @@ internal static class CureStep
         }
 
         gate.Add(Explanation.For(
-            WhyCode.Strength, "", At(28 * 24, wetHours), Source.En1992,
+            WhyCode.Strength, "", At(28 * 24, stopped), Source.En1992,
             ("f28Mpa", mix.F28.Megapascals), ("ageCoefficient", mix.AgeCoefficient), ("finalSetH", mix.ToFinalSet.TotalHours),
             ("wetEquivalentDays", wetHours / 24), ("share", StrengthGain.ShareAfter(wetHours / 24))).And(Source.Aci308));
         var inMould = job.Elements.Any(e => e.Traits.InMould);
@@ -93,10 +97,10 @@ internal static class CureStep
             lost,
             nights,
             CoatTimes(said, products, day, wetUntil, works, weather, diary, gate),
-            [.. Milestones.For(mix, inMould).Select(rule => Reach(rule, mix, history, wetHours, paths, frozen, gate))],
-            [.. CurveHours.Select(h => Point(h, At(h, wetHours), At(h, 0), paths))],
+            [.. Milestones.For(mix, inMould).Select(rule => Reach(rule, mix, history, stopped, paths, frozen, gate))],
+            [.. CurveHours.Select(h => Point(h, At(h, stopped), At(h, never), paths))],
             mix.F28.Megapascals,
-            At(28 * 24, wetHours));
+            At(28 * 24, stopped));
     }
 
     private static WakingHours? Waking(string fromPath, string from, string untilPath, string until, DateTimeZone zone, Gate gate)
@@ -252,19 +256,19 @@ internal static class CureStep
     }
 
     // The same cure in other ways the weather and the mix may go.
-    private static (ConcreteMix Mix, SlabHistory History, double WetH)[] Paths(PlannedDay day, HourlyWeather weather, Instant wetUntil, double wetShare) =>
+    private static (StrengthGain.StoppedCure Cure, SlabHistory History)[] Paths(PlannedDay day, HourlyWeather weather, Instant wetUntil, double wetShare) =>
     [
         .. Members.Of(weather, BandMembers).Select(m =>
         {
             var mix = day.Youngest.Mix.Setting(m.SetFactor);
-            var history = CoarseModel.Follow(day.Youngest with { Mix = mix }, m.Weather, Sight);
-            return (mix, history, history.EquivalentHoursAt(wetUntil) * wetShare);
+            var history = CoarseModel.Follow(day.Youngest with { Mix = mix }, m.Weather, BandSight);
+            return (new StrengthGain.StoppedCure(mix, history.EquivalentHoursAt(wetUntil) * wetShare), history);
         }),
     ];
 
-    private static StrengthPoint Point(double hours, double mpa, double noCure, (ConcreteMix Mix, SlabHistory History, double WetH)[] paths)
+    private static StrengthPoint Point(double hours, double mpa, double noCure, (StrengthGain.StoppedCure Cure, SlabHistory History)[] paths)
     {
-        var values = paths.Select(p => StrengthGain.Stopped(p.Mix, p.WetH, p.History.EquivalentHoursAt(p.History.WaterAdded + Duration.FromHours(hours)))).Order().ToArray();
+        var values = paths.Select(p => p.Cure.At(p.History.EquivalentHoursAt(p.History.WaterAdded + Duration.FromHours(hours)))).Order().ToArray();
         return new StrengthPoint(
             paths[0].History.WaterAdded + Duration.FromHours(hours), mpa, Math.Min(mpa, Members.Quantile(values, Tenth)), Math.Max(mpa, Members.Quantile(values, 1 - Tenth)), noCure);
     }
@@ -272,7 +276,7 @@ internal static class CureStep
     private static double Advice(ConcreteMix mix, SlabHistory history, HourlyWeather weather, Instant from, Gate gate)
     {
         var mean = Enumerable.Range(0, 7 * 24).Average(h => weather.At(from + Duration.FromHours(h)).AirC);
-        double? coldDays = WhenStrong(mix, history, Wetting.ColdShare * mix.F28.Megapascals, wetEquivalentHours: double.MaxValue) is { } when
+        double? coldDays = WhenStrong(new StrengthGain.StoppedCure(mix, double.MaxValue), history, Wetting.ColdShare * mix.F28.Megapascals) is { } when
             ? (when - from).TotalDays
             : null;
         var advised = Wetting.AdvisedDays(mix.Family, mean, coldDays);
@@ -349,11 +353,11 @@ internal static class CureStep
     }
 
     private static MilestoneReport Reach(
-        MilestoneRule rule, ConcreteMix mix, SlabHistory history, double wetEquivalentHours, (ConcreteMix Mix, SlabHistory History, double WetH)[] paths, bool frozen, Gate gate)
+        MilestoneRule rule, ConcreteMix mix, SlabHistory history, StrengthGain.StoppedCure cure, (StrengthGain.StoppedCure Cure, SlabHistory History)[] paths, bool frozen, Gate gate)
     {
         var needs = Math.Max(rule.Mpa, rule.ShareOfF28 * mix.F28.Megapascals);
         var name = Gate.CamelCase(rule.Milestone.ToString());
-        var strong = WhenStrong(mix, history, needs, wetEquivalentHours);
+        var strong = WhenStrong(cure, history, needs);
         if (strong is null)
         {
             gate.Add(Finding.Of(FindingCode.MilestoneOutOfSight, Severity.Note, "/cure", ("neededMpa", needs)).Naming("milestone", name));
@@ -369,30 +373,22 @@ internal static class CureStep
             return new MilestoneReport(rule.Milestone, null, null, null, needs);
         }
 
-        var hours = paths.Select(p => ((WhenStrong(p.Mix, p.History, needs, p.WetH) ?? history.WaterAdded + Sight) - history.WaterAdded).TotalHours).Order().ToArray();
+        var hours = paths.Select(p => ((WhenStrong(p.Cure, p.History, needs) ?? Instant.Max(best, history.WaterAdded + BandSight)) - history.WaterAdded).TotalHours).Order().ToArray();
         Instant Band(double share) => Instant.Max(byClock, history.WaterAdded + Duration.FromHours(Members.Quantile(hours, share)));
         return new MilestoneReport(rule.Milestone, best, Instant.Min(best, Band(Tenth)), Instant.Max(best, Band(1 - Tenth)), needs);
     }
 
     /// <summary>First step at which the strength is there; never before final set. Strength never falls, so halving finds it.</summary>
-    private static Instant? WhenStrong(ConcreteMix mix, SlabHistory history, double mpa, double wetEquivalentHours)
+    private static Instant? WhenStrong(StrengthGain.StoppedCure cure, SlabHistory history, double mpa)
     {
-        var finalSet = mix.ToFinalSet.TotalHours;
-        var (from, to) = (0, history.StepHours.Length);
+        var ages = history.StepEquivalentHours;
+        var (from, to) = (0, ages.Length);
         while (from < to)
         {
             var middle = (from + to) / 2;
-            var equivalent = history.StepEquivalentHours[middle];
-            if (equivalent >= finalSet && StrengthGain.Stopped(mix, wetEquivalentHours, equivalent) >= mpa)
-            {
-                to = middle;
-            }
-            else
-            {
-                from = middle + 1;
-            }
+            (from, to) = cure.At(ages[middle]) is > 0 and var strength && strength >= mpa ? (from, middle) : (middle + 1, to);
         }
 
-        return from == history.StepHours.Length ? null : history.WaterAdded + Duration.FromHours(history.StepHours[from]);
+        return from == ages.Length ? null : history.WaterAdded + Duration.FromHours(history.StepHours[from]);
     }
 }

@@ -234,7 +234,7 @@ public sealed class HeatBalanceSlab(double nightSkyK = HeatBalanceSlab.UsualNigh
     {
         var hours = new List<double> { 0 };
         var from = 0.0;
-        (double Until, double Step)[] steps = [(rapid ? RapidHours : 0, 0.1 / inHour), (24, 1.0 / inHour), (72, 0.5), (14 * 24, 1), (double.MaxValue, 4)];
+        (double Until, double Step)[] steps = [(rapid ? RapidHours : 0, 0.1 / inHour), (24, 1.0 / inHour), (72, 3.0 / inHour), (14 * 24, 6.0 / inHour), (double.MaxValue, 24.0 / inHour)];
         foreach (var (until, step) in steps)
         {
             var to = Math.Min(span, until);

@@ -17,7 +17,7 @@ import { TimeField } from '../day/SiteFields';
 import { Coats } from './Coats';
 import { CureCalendar } from './CureCalendar';
 import { DiaryPanel } from './DiaryPanel';
-import { daysText, eventsOf, squaresOf, type CureEvent } from './events';
+import { daysText, eventsOf, passEventsOf, squaresOf, type CureEvent } from './events';
 import classes from './CureStep.module.css';
 
 // The chart package is large and only wanted here.
@@ -208,7 +208,7 @@ export function CureStep() {
             }}
           />
           {side === 'wet' && <KeepWet cure={cure} />}
-          {side === 'wet' && cure && <CalendarButton events={events} />}
+          {side === 'wet' && cure && day && <CalendarButton events={[...passEventsOf(day), ...events]} />}
           {side === 'dates' && cure && <Dates cure={cure} format={format} />}
           {side === 'coats' && <Coats cure={cure} format={format} />}
           {side === 'diary' && cure && (

@@ -2,11 +2,23 @@ import { describe, expect, it } from 'vitest';
 import type { CureReport, DayReport } from '../../api/client';
 import { formatsFor } from '../../common/format';
 import { calendarOf } from './calendarFile';
-import { eventsOf, squaresOf } from './events';
+import { eventsOf, passEventsOf, squaresOf } from './events';
 
 const format = formatsFor('metric', 'Europe/Berlin');
 
-const day = { start: '2027-05-07T06:30:00Z', doneBy: '2027-05-07T11:00:00Z' } as DayReport;
+const day = {
+  start: '2027-05-07T06:30:00Z',
+  doneBy: '2027-05-07T11:00:00Z',
+  passes: [
+    { pass: 'bullFloat', opens: '2027-05-07T07:00:00Z', closes: '2027-05-07T08:00:00Z', begins: null },
+    {
+      pass: 'broom',
+      opens: '2027-05-07T10:00:00Z',
+      closes: '2027-05-07T11:30:00Z',
+      begins: '2027-05-07T10:00:00Z',
+    },
+  ],
+} as DayReport;
 
 const cure = {
   wetUntil: '2027-05-14T14:00:00Z',
@@ -57,6 +69,10 @@ describe('the weeks after a pour', () => {
       [...events.map((e) => Date.parse(e.at))].sort((a, b) => a - b),
     );
     expect(events[1]?.more).toBe('Fri 7 May, 21:00 – 00:00'.replace('00:00', 'Sat 8 May, 00:00'));
+  });
+
+  it('calls for the passes that want hands of their own, for as long as each is open', () => {
+    expect(passEventsOf(day)).toMatchObject([{ title: 'Broom', at: '2027-05-07T10:00:00Z', minutes: 90 }]);
   });
 
   it('lays them into whole weeks from Monday, by the day at the site', () => {

@@ -1,8 +1,8 @@
 import type { CureReport, DayReport } from '../../api/client';
 import { number, type Formats } from '../../common/format';
-import { cure as words, milestones } from '../../common/words';
+import { cure as words, milestones, passes, passSigns } from '../../common/words';
 
-export type EventKind = 'pour' | 'wet' | 'milestone' | 'coat' | 'frost' | 'end';
+export type EventKind = 'pour' | 'pass' | 'wet' | 'milestone' | 'coat' | 'frost' | 'end';
 
 /** Something of the weeks after a pour that has its hour. */
 export interface CureEvent {
@@ -62,6 +62,18 @@ export function eventsOf(day: DayReport, cure: CureReport, format: Formats): Cur
   ];
   return events.sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
 }
+
+/** The passes of the pour day that want hands of their own, from when each may begin. */
+export const passEventsOf = (day: DayReport): CureEvent[] =>
+  day.passes
+    .filter((p) => p.begins !== null)
+    .map((p) => ({
+      at: p.opens,
+      kind: 'pass' as const,
+      title: passes[p.pass],
+      more: passSigns[p.pass],
+      minutes: spanMin(p.opens, p.closes),
+    }));
 
 /** What stands in one square of the calendar: wettings of a day are told together. */
 export interface Square {

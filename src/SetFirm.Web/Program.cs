@@ -1,7 +1,9 @@
 using System.Net;
 using System.Reflection;
 using System.Threading.RateLimiting;
+using Microsoft.AspNetCore.Http.Json;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.Options;
 using NodaTime;
 using SetFirm.Web;
 using SetFirm.Web.Demo;
@@ -101,7 +103,9 @@ if (!writingContract)
     await Database.PrepareAsync(db, CancellationToken.None);
     if (app.Configuration.GetValue<bool>("SetFirm:Demo"))
     {
-        DemoYard.Seed(db, scope.ServiceProvider.GetRequiredService<IClock>().GetCurrentInstant());
+        var services = scope.ServiceProvider;
+        DemoYard.Seed(
+            db, services.GetRequiredService<IClock>().GetCurrentInstant(), services.GetRequiredService<JobWeather>().For, services.GetRequiredService<IOptions<JsonOptions>>().Value.SerializerOptions);
     }
 }
 

@@ -53,7 +53,7 @@ internal readonly struct Hydration
         return Math.Exp(-power) * power * Beta / x;
     }
 
-    // Off a table, within 1e-5 of its peak: a power and an exponential at every step of every path would take most of the time.
+    // Off a table, within 3e-5 of its peak: a power and an exponential at every step of every path would take most of the time.
     private static double QuickSpeed(double x)
     {
         if (!(x < TableTo))

@@ -1,13 +1,16 @@
+using System.Text.Json;
 using NodaTime;
 using NodaTime.Text;
 using SetFirm.Core.Curing;
 using SetFirm.Core.Finishing;
 using SetFirm.Core.Ground;
 using SetFirm.Core.Mixes;
+using SetFirm.Core.Plans;
 using SetFirm.Core.Plans.Document;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
+using SetFirm.Core.Weather;
 using SetFirm.Web.Storage;
 
 namespace SetFirm.Web.Demo;
@@ -19,7 +22,11 @@ internal static class DemoYard
     public const string TimeZone = "CET";
 
     /// <summary>Lays the yard out once; a yard that has jobs, removed ones too, is left as it is.</summary>
-    public static void Seed(SetFirmDb db, Instant now)
+    /// <param name="db">Takes it.</param>
+    /// <param name="now">The day that it is laid round.</param>
+    /// <param name="weather">Of a job.</param>
+    /// <param name="json">How a line of a diary is kept.</param>
+    public static void Seed(SetFirmDb db, Instant now, Func<JobDocument, HourlyWeather> weather, JsonSerializerOptions json)
     {
         if (db.Jobs.Any())
         {
@@ -30,19 +37,49 @@ internal static class DemoYard
         var age = Duration.Zero;
         foreach (var job in Jobs(local))
         {
+            var id = Guid.CreateVersion7();
             db.Jobs.Add(new JobRow
             {
-                Id = Guid.CreateVersion7(),
+                Id = id,
                 Name = job.Name,
                 Document = JobFile.Write(job),
                 Version = 1,
                 CreatedAt = now - age,
                 UpdatedAt = now - age,
             });
+            db.Log.AddRange(Told(job, now, weather(job)).Select(line => new LogRow
+            {
+                Id = line.Id,
+                JobId = id,
+                At = line.At,
+                ReceivedAt = line.At,
+                Entry = JsonSerializer.Serialize(line, json),
+            }));
             age += Duration.FromHours(5);
         }
 
         db.SaveChanges();
+    }
+
+    // What Ines and Odd told of a job that lies: each wetting a little before it was due, and the day the boards came off.
+    private static IEnumerable<LogEntry> Told(JobDocument job, Instant now, HourlyWeather weather)
+    {
+        var cure = Planner.Plan(job, weather).Cure;
+        var early = Duration.FromMinutes(12);
+        if (cure is null)
+        {
+            yield break;
+        }
+
+        foreach (var wetting in cure.Wettings.Where(w => w.At < now))
+        {
+            yield return new LogEntry { Id = Guid.CreateVersion7(), At = wetting.At - early, Kind = LogKind.Wetted };
+        }
+
+        if (cure.Milestones.FirstOrDefault(m => m.Milestone == Milestone.StripEdges)?.At + Duration.FromHours(6) is { } off && off < now)
+        {
+            yield return new LogEntry { Id = Guid.CreateVersion7(), At = off, Kind = LogKind.FormsOff };
+        }
     }
 
     public static IEnumerable<JobDocument> Jobs(LocalDateTime now)
@@ -120,7 +157,7 @@ internal static class DemoYard
             },
         ],
         Day = DayDocument.At(LocalDatePattern.Iso.Format(day), "09:00"),
-        Cure = CureDocument.By(CuringMethod.BurlapUnderPlastic),
+        Cure = CureDocument.By(CuringMethod.BurlapUnderPlastic) with { Coats = [Coat("penetratingSealer", "Penetrating sealer")] },
     };
 
     /// <summary>Poured in place on its frame: a round basin, an apron on the two free sides, the wall behind.</summary>
@@ -149,6 +186,8 @@ internal static class DemoYard
         ],
         Mix = new BaggedMixDocument { Exposure = Exposure.NoFreezing, Containers = StartingJob.Containers(UnitSystem.Metric), Additives = new AdditivesDocument(), Bag = "countertop-60lb", WaterPerBag = "" },
         Mixing = new MixingDocument { Mixer = new TubDocument { Size = "40 L" }, Hands = 2, BarrowRun = "8 m", WaterC = 14 },
+        Site = SiteDocument.AsForecast with { Shelter = Shelter.Roof },
+        Cure = CureDocument.By(CuringMethod.Plastic) with { Coats = [Coat("counterSealer", "Two-part counter sealer")] },
     };
 
     /// <summary>Along the drive: a battered face to the road, its top edge rounded.</summary>
@@ -168,7 +207,7 @@ internal static class DemoYard
                 Ease = EdgeEase.Round,
                 EaseSize = "19 mm",
                 Bed = Bed.Rigid,
-                Finish = Finish.Mag,
+                Finish = Finish.Rubbed,
                 Steel = new SteelDocument { School = SteelSchool.TwoRows },
             },
         ],
@@ -226,8 +265,11 @@ internal static class DemoYard
             },
         ],
         Mix = new BaggedMixDocument { Exposure = Exposure.NoFreezing, Containers = StartingJob.Containers(UnitSystem.Metric), Additives = new AdditivesDocument(), Bag = "topping-60lb", WaterPerBag = "" },
+        Site = SiteDocument.AsForecast with { Shelter = Shelter.Roof },
         Mixing = new MixingDocument { Mixer = new TubDocument { Size = "40 L" }, Hands = 2, BarrowRun = "10 m", WaterC = 14 },
     };
+
+    private static CoatDocument Coat(string id, string name) => CoatCatalogue.All.Single(c => c.Name == id) with { Name = name };
 
     private static JobDocument Start(string name, LocalDate day, string time) =>
         StartingJob.Of(name, UnitSystem.Metric, TimeZone, day) with { Day = DayDocument.At(LocalDatePattern.Iso.Format(day), time) };

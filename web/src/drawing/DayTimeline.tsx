@@ -308,7 +308,7 @@ export function DayTimeline({ day, format, start, onStart }: DayTimelineProps) {
     onStart(timeOf(minutesOf(start) + by));
   };
   return (
-    <div ref={ref} className={classes.box} data-tall>
+    <div ref={ref} className={classes.box} data-taller>
       {ready && (
         <svg width={width} height={height} role="group" aria-label={words.timeline} data-testid="timeline">
           <HourLines frame={frame} height={height} format={format} />

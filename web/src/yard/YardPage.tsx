@@ -35,7 +35,7 @@ function gist(job: JobLine, f: Formats): string {
     case 'keepWet':
       return words.keptWet(
         job.wetUntil && f.date(job.wetUntil),
-        job.rewetHours === null ? null : `${number(job.rewetHours)} h`,
+        job.nextWetting && f.dateHour(job.nextWetting),
         job.walkFrom && f.dateHour(job.walkFrom),
       );
     case 'pouring':

@@ -88,8 +88,8 @@ export const yard = {
   removed: (name: string) => `${name} was removed.`,
   bringBack: 'Bring it back',
   bags: (n: string) => `${n} bags`,
-  keptWet: (until: string | null, every: string | null, walk: string | null) =>
-    [until && `until ${until}`, every && `wet it every ${every}`, walk && `walk on it from ${walk}`]
+  keptWet: (until: string | null, next: string | null, walk: string | null) =>
+    [until && `until ${until}`, next && `wet it next ${next}`, walk && `walk on it from ${walk}`]
       .filter(Boolean)
       .join('; '),
   doneBy: (time: string) => `done by ${time}`,
@@ -442,6 +442,7 @@ export const cure = {
   wettingsAt: (times: string) => `at ${times}`,
   coverTonight: (least: string) => `cover for the night: down to ${least}`,
   wetEnds: 'last wet day',
+  told: (what: string) => `✓ ${what}`,
   coat: (name: string, n: number) => `${name}, coat ${String(n)}`,
   coatScuff: 'scuff it first',
   coatDone: 'laid',

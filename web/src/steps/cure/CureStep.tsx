@@ -17,7 +17,7 @@ import { TimeField } from '../day/SiteFields';
 import { Coats } from './Coats';
 import { CureCalendar } from './CureCalendar';
 import { DiaryPanel } from './DiaryPanel';
-import { daysText, eventsOf, passEventsOf, squaresOf, type CureEvent } from './events';
+import { daysText, eventsOf, passEventsOf, squaresOf, toldOf, type CureEvent } from './events';
 import classes from './CureStep.module.css';
 
 // The chart package is large and only wanted here.
@@ -186,7 +186,10 @@ export function CureStep() {
               </Suspense>
             ) : (
               <CureCalendar
-                squares={squaresOf(events, format)}
+                squares={squaresOf(
+                  [...events, ...toldOf(cure)].sort((a, b) => Date.parse(a.at) - Date.parse(b.at)),
+                  format,
+                )}
                 today={format.isoDate(new Date(now).toISOString())}
               />
             )}

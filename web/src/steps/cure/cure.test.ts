@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { CureReport, DayReport } from '../../api/client';
 import { formatsFor } from '../../common/format';
 import { calendarOf } from './calendarFile';
-import { eventsOf, passEventsOf, squaresOf } from './events';
+import { eventsOf, passEventsOf, squaresOf, toldOf } from './events';
 
 const format = formatsFor('metric', 'Europe/Berlin');
 
@@ -26,7 +26,9 @@ const cure = {
     { at: '2027-05-08T05:00:00Z', lastsUntil: '2027-05-08T11:00:00Z' },
     { at: '2027-05-08T11:00:00Z', lastsUntil: '2027-05-08T19:00:00Z' },
   ],
+  diary: [{ id: 'd', at: '2027-05-08T10:50:00Z', kind: 'wetted', product: null, note: '' }],
   milestones: [
+    { milestone: 'freezeOnce', at: '2027-05-08T03:00:00Z', earliest: null, latest: null, needsMpa: 3.5 },
     {
       milestone: 'walk',
       at: '2027-05-07T20:00:00Z',
@@ -64,7 +66,16 @@ describe('the weeks after a pour', () => {
   const events = eventsOf(day, cure, format);
 
   it('has everything that has its hour, in order, and nothing that is out of sight', () => {
-    expect(events.map((e) => e.kind)).toEqual(['pour', 'milestone', 'frost', 'wet', 'wet', 'end', 'coat']);
+    expect(events.map((e) => e.kind)).toEqual([
+      'pour',
+      'milestone',
+      'frost',
+      'milestone',
+      'wet',
+      'wet',
+      'end',
+      'coat',
+    ]);
     expect(events.map((e) => Date.parse(e.at))).toEqual(
       [...events.map((e) => Date.parse(e.at))].sort((a, b) => a - b),
     );
@@ -79,9 +90,17 @@ describe('the weeks after a pour', () => {
     const squares = squaresOf(events, format);
     expect(squares.length).toBe(14);
     expect(squares[0]?.date).toBe('2027-05-03');
-    expect(squares.find((s) => s.date === '2027-05-08')?.lines.map((l) => l.kind)).toEqual(['frost', 'wet']);
-    expect(squares.find((s) => s.date === '2027-05-08')?.lines[1]?.text).toContain('07:00, 13:00');
+    expect(squares.find((s) => s.date === '2027-05-08')?.lines.map((l) => l.kind)).toEqual([
+      'frost',
+      'milestone',
+      'wet',
+    ]);
+    expect(squares.find((s) => s.date === '2027-05-08')?.lines[2]?.text).toContain('07:00, 13:00');
     expect(squaresOf([], format)).toEqual([]);
+    expect(toldOf(cure)[0]?.title).toContain('Wetted');
+    const mild = { ...cure, nights: [] };
+    expect(eventsOf(day, mild, format).map((e) => e.kind)).not.toContain('frost');
+    expect(eventsOf(day, mild, format).filter((e) => e.kind === 'milestone').length).toBe(1);
   });
 
   it('goes into a calendar file with an alarm each, in world time, and the same ids each time', () => {

@@ -1,8 +1,8 @@
 import type { CureReport, DayReport } from '../../api/client';
 import { number, type Formats } from '../../common/format';
-import { cure as words, milestones, passes, passSigns } from '../../common/words';
+import { cure as words, logKinds, milestones, passes, passSigns } from '../../common/words';
 
-export type EventKind = 'pour' | 'pass' | 'wet' | 'milestone' | 'coat' | 'frost' | 'end';
+export type EventKind = 'pour' | 'pass' | 'told' | 'wet' | 'milestone' | 'coat' | 'frost' | 'end';
 
 /** Something of the weeks after a pour that has its hour. */
 export interface CureEvent {
@@ -31,7 +31,8 @@ export function eventsOf(day: DayReport, cure: CureReport, format: Formats): Cur
       minutes: WETTING_MIN,
     })),
     ...cure.milestones.flatMap((m) =>
-      m.at === null
+      // That frost does no more harm is only of use where there is some.
+      m.at === null || (m.milestone === 'freezeOnce' && cure.nights.length === 0)
         ? []
         : [
             {
@@ -62,6 +63,10 @@ export function eventsOf(day: DayReport, cure: CureReport, format: Formats): Cur
   ];
   return events.sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
 }
+
+/** What was told of, for the calendar on the screen. */
+export const toldOf = (cure: CureReport): CureEvent[] =>
+  cure.diary.map((d) => ({ at: d.at, kind: 'told', title: words.told(logKinds[d.kind]), minutes: 0 }));
 
 /** The passes of the pour day that want hands of their own, from when each may begin. */
 export const passEventsOf = (day: DayReport): CureEvent[] =>

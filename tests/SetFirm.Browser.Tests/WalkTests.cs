@@ -44,6 +44,7 @@ public sealed class WalkTests(Site site, Browser browser) : IClassFixture<Site>,
         browser.Step("Day");
         browser.Find(By.XPath("//button[@aria-pressed][contains(., '7 May')][not(contains(., '17 May'))]")).Click();
         browser.Says("Fri 7 May: first water at 08:00");
+        browser.Find(By.XPath("//label[normalize-space()='Passes']")).Click();
         foreach (var pass in new[] { "Strike off", "Bull float", "Edge and first float", "Second float", "Broom" })
         {
             var row = browser.Find(By.XPath($"//tr[th[contains(., '{pass}')]]"));
@@ -54,6 +55,7 @@ public sealed class WalkTests(Site site, Browser browser) : IClassFixture<Site>,
         browser.Step("Cure");
         browser.Says("Keep it wet for 7 days, until Fri 14 May");
         browser.Says("Strip the boards from Sat 8 May");
+        browser.Find(By.XPath("//label[normalize-space()='From when']")).Click();
         browser.Find(By.XPath("//tr[contains(., 'Cars')]")).Text.ShouldContain("May");
         browser.Saved();
 

@@ -72,9 +72,11 @@ public sealed class Site : WebApplicationFactory<Program>
     internal async Task<JsonNode> StartingJobAsync(string name = "Path") =>
         (await (await Get($"/api/jobs/start?name={name}&units=metric&timeZone=Europe/Berlin")).Content.ReadFromJsonAsync<JsonNode>())!;
 
-    internal async Task<(string Id, JsonNode Document)> AddedAsync(string name = "Path")
+    internal async Task<(string Id, JsonNode Document)> AddedAsync(string name = "Path") => await AddedAsync(await StartingJobAsync(name));
+
+    internal async Task<(string Id, JsonNode Document)> AddedAsync(JsonNode document)
     {
-        var answer = await Send(HttpMethod.Post, "/api/jobs", (await StartingJobAsync(name)).ToJsonString());
+        var answer = await Send(HttpMethod.Post, "/api/jobs", document.ToJsonString());
         answer.StatusCode.ShouldBe(HttpStatusCode.Created);
         var job = (await answer.Content.ReadFromJsonAsync<JsonNode>())!;
         return (job["id"]!.GetValue<string>(), job["document"]!);

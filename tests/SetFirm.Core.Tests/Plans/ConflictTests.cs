@@ -122,6 +122,9 @@ public sealed class ConflictTests
 
     private static HourlyWeather Sunny(double air, double humidity, double wind, double sun) => Samples.Weather(Enumerable.Range(0, 24 * 14).Select(h => Samples.Mild with
     {
-        AirC = air, Humidity = humidity, WindKmh = wind, SunWm2 = Math.Max(0, sun * Math.Sin(Math.PI * ((h % 24) - 4) / 14)),
+        AirC = air,
+        Humidity = humidity,
+        WindKmh = wind,
+        SunWm2 = Math.Max(0, sun * Math.Sin(Math.PI * ((h % 24) - 4) / 14)),
     }));
 }

@@ -110,18 +110,20 @@ function WeatherFile() {
         </p>
       )}
       {found.length > 0 && (
-        <ul className={classes.found} role="alert" data-refused={refused}>
-          {refused && <li>{words.notRead}</li>}
-          {found.map((f) => (
-            <li
-              key={`${f.code}${f.where}${f.texts.column ?? ''}`}
-              data-severity={f.severity}
-              data-code={f.code}
-            >
-              {findingWords[f.code](f.facts, f.texts, format)}
-            </li>
-          ))}
-        </ul>
+        <div role="alert" className={classes.found} data-refused={refused}>
+          {refused && <p>{words.notRead}</p>}
+          <ul>
+            {found.map((f) => (
+              <li
+                key={`${f.code}${f.where}${f.texts.column ?? ''}`}
+                data-severity={f.severity}
+                data-code={f.code}
+              >
+                {findingWords[f.code](f.facts, f.texts, format)}
+              </li>
+            ))}
+          </ul>
+        </div>
       )}
     </div>
   );

@@ -57,12 +57,13 @@ public sealed class SeasonTests(ITestOutputHelper output)
             }
         }
 
-        output.WriteLine($"{Days} days: {held} of {all} true openings and closings lie in their 80 % bands, {100.0 * held / all:0.0} %");
-        foreach (var (what, (h, a)) in byPass)
-        {
-            output.WriteLine($"  {what}: {100.0 * h / a:0} % of {a}");
-        }
-
+        string[] told =
+        [
+            FormattableString.Invariant($"Season of {Days} days: {held} of {all} true openings and closings lie in their 80 % bands, {100.0 * held / all:0.0} %"),
+            .. byPass.Select(p => FormattableString.Invariant($"  {p.Key}: {100.0 * p.Value.Held / p.Value.All:0} % of {p.Value.All}")),
+        ];
+        File.WriteAllLines(Repository.File("artifacts/season.txt"), told);
+        Array.ForEach(told, output.WriteLine);
         (100.0 * held / all).ShouldBeInRange(75, 85);
     }
 

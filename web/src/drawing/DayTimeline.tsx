@@ -314,6 +314,11 @@ export function DayTimeline({ day, format, start, onStart }: DayTimelineProps) {
           <HourLines frame={frame} height={height} format={format} />
           <Dark day={day} frame={frame} height={height} />
           <Air day={day} frame={frame} format={format} />
+          {!frame.narrow && (
+            <text x={width - RIGHT} y={18} className={classes.times} data-end>
+              {words.dusk(format.time(day.light.dusk))}
+            </text>
+          )}
           <g transform={`translate(0 ${String(rowsTop)})`}>
             <text x={12} y={nameY} className={classes.rowName}>
               {words.mixing}

@@ -27,6 +27,9 @@ export function StartGrid({ hours, best, members, time, date, start, onPick }: S
   const dates = [...new Set(hours.map((h) => h.date))];
   const rows = [...new Set(hours.map((h) => h.hour))].sort((a, b) => a - b);
   const seen = [...new Set(hours.flatMap((h) => h.faults.map((f) => f.fault)))];
+  const isChosen = (h: StartHour) => h.date === date && start.startsWith(`${twoDigits(h.hour)}:`);
+  // Of the hour that the job begins in, where it is one of these; else of the best.
+  const told = hours.find(isChosen) ?? best[0];
   const isBest = (h: StartHour) => best.some((b) => b.at === h.at);
   return (
     <div className={classes.box} data-testid="starts">
@@ -52,7 +55,7 @@ export function StartGrid({ hours, best, members, time, date, start, onPick }: S
               {dates.map((d) => {
                 const h = hours.find((x) => x.date === d && x.hour === hour);
                 if (!h) return <td key={d} className={classes.none} />;
-                const chosen = d === date && start.startsWith(`${twoDigits(hour)}:`);
+                const chosen = isChosen(h);
                 const good = h.chance >= WORTH;
                 const [worst] = h.faults;
                 return (
@@ -91,6 +94,17 @@ export function StartGrid({ hours, best, members, time, date, start, onPick }: S
           ))}
         </tbody>
       </table>
+      {told && (
+        <p className={classes.told} data-testid="start-told">
+          {words.startsOne(
+            `${calendarDay(told.date).weekday} ${calendarDay(told.date).day}, ${clock(told.hour)}`,
+            number(told.chance * 100),
+            time(told.doneBy),
+            time(told.doneEarliest),
+            time(told.doneLatest),
+          )}
+        </p>
+      )}
       <p className={classes.legend}>
         {words.startsLegend}{' '}
         {seen.map((f) => (

@@ -116,6 +116,7 @@ public static class JobFile
             ("$.buy.shed", document.Buy.Shed),
             ("$.buy.extras", document.Buy.Extras),
             ("$.buy.bags", document.Buy.Bags),
+            ("$.cure.coats", document.Cure.Coats),
             .. document.Elements.SelectMany((e, i) => e is null ? [] : Lists(e).Select(l => ($"$.elements[{i}].{l.Name}", l.Items))),
         ];
         foreach (var (path, items) in lists)

@@ -198,6 +198,18 @@ export const curing: Record<Enum<'CuringMethod'>, string> = {
   cureAndSeal: 'Cure and seal in one',
 };
 
+/** What to watch with each method. */
+export const curingHints: Record<Enum<'CuringMethod'>, string> = {
+  bare: 'A fine spray; water no more than 11 °C (20 °F) colder than the slab.',
+  burlap: 'Soaked, touching everywhere; water no more than 11 °C (20 °F) colder than the slab.',
+  burlapUnderPlastic: 'Soaked burlap, plastic over it, its edges weighed down.',
+  plastic: 'Laid flat and touching: wrinkles stain. Look under it and wet it again each day.',
+  ponding: 'A low bank round it; the first water when the surface takes it without marking.',
+  inForm: 'The form stays on and the face is covered; take care when it comes off.',
+  compound: 'A litre to 5 m², as soon as the sheen is gone; sealers and paints may not hold on it.',
+  cureAndSeal: 'On the day, as its label says; it is the sealer too.',
+};
+
 export const frostGuards: Record<Enum<'FrostGuard'>, string> = {
   none: 'Nothing',
   movingBlanket: 'Blankets',
@@ -344,6 +356,8 @@ export const day = {
   startCell: (day: string, hour: string, what: string) => `${day}, ${hour}: ${what}`,
   startsLegend:
     'A number: all goes well in so many of a hundred cases. A letter: what is in the way most often. The best are underlined.',
+  startsOne: (when: string, chance: string, done: string, early: string, late: string) =>
+    `${when}: all goes well in ${chance} of 100; done at ${done}, in four cases of five between ${early} and ${late}.`,
   startsMembers: (n: string) => `Each hour was followed through ${n} ways the weather and the mix may go.`,
   startsNone: 'The job cannot be planned yet, so no hour can be judged.',
   timeline: 'The day, hour by hour',
@@ -439,7 +453,6 @@ export const cure = {
   calendarTitle: 'The weeks after',
   pour: 'pour',
   wettings: (n: number) => (n === 1 ? 'wet it' : `wet it ${String(n)} times`),
-  wettingsAt: (times: string) => `at ${times}`,
   coverTonight: (least: string) => `cover for the night: down to ${least}`,
   wetEnds: 'last wet day',
   told: (what: string) => `✓ ${what}`,

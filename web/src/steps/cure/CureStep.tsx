@@ -11,7 +11,16 @@ import { StepLayout, type Figure } from '../../common/StepLayout';
 import { useNow } from '../../common/useNow';
 import { Views } from '../../common/Views';
 import { Why } from '../../common/Why';
-import { app, cure as words, curing, fields, frostGuards, milestones, steps } from '../../common/words';
+import {
+  app,
+  cure as words,
+  curing,
+  curingHints,
+  fields,
+  frostGuards,
+  milestones,
+  steps,
+} from '../../common/words';
 import { useDiaryOf, useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import { TimeField } from '../day/SiteFields';
 import { Coats } from './Coats';
@@ -121,6 +130,7 @@ function KeepWet({ cure }: { cure: CureReport | null }) {
           placeholder={cure ? fields.advised(number(cure.advisedDays, 1)) : ''}
         />
       </Group>
+      <p className={classes.hint}>{curingHints[said.method]}</p>
       <Group gap="xs" align="flex-start">
         <TimeField at="/cure/wakeFrom" label={words.wakeFrom} value={said.wakeFrom} />
         <TimeField at="/cure/wakeUntil" label={words.wakeUntil} value={said.wakeUntil} />

@@ -59,6 +59,12 @@ public sealed class SlabHistory
         var found = Array.BinarySearch(xs, x);
         if (found >= 0)
         {
+            // Of equal ones the first: frozen concrete stands at one age.
+            while (found > 0 && xs[found - 1] == x)
+            {
+                found--;
+            }
+
             return ys[found];
         }
 

@@ -328,11 +328,14 @@ public enum FindingCode
     /// <summary>Facts: intervalH. Texts: method.</summary>
     CannotBeKeptWet,
 
-    /// <summary>Facts: intervalH, nightH. Texts: method. It dries out while everybody sleeps.</summary>
+    /// <summary>Facts: dryH. Texts: method. It dries out while everybody sleeps.</summary>
     DriesOverNight,
 
     /// <summary>Facts: leastC, strengthMpa, safeMpa. A night brings it near frost while it is young.</summary>
     FrostNight,
+
+    /// <summary>Facts: airC, limitC. Air of the wet days is so cold that it wants a cover.</summary>
+    ColdCure,
 
     /// <summary>Facts: dryH, lostMpa. It lay dry for so long.</summary>
     WettingMissed,

@@ -30,6 +30,9 @@ internal static class CureStep
     /// <summary>So cold that a night counts as one with frost: forecasts are off by a degree or two, °C.</summary>
     private const double ColdNightC = 2;
 
+    /// <summary>Colder air than this wants a cover while it cures, °C. ACI 308R, site practice.</summary>
+    private const double ColdCureC = 5;
+
     /// <summary>Dry for less is not told, hours.</summary>
     private const double LeastDryH = 0.5;
 
@@ -67,6 +70,7 @@ internal static class CureStep
         var wetHours = kept - wetting.Dry.Sum(d => history.EquivalentHoursAt(d.Until) - history.EquivalentHoursAt(d.From));
         CheckDays(days, advised, mix, kept, gate);
         var frozen = FrozenYoung(mix, history, gate);
+        CheckCold(said, weather, day.Pour.Site, wetFrom, Instant.Min(wetUntil, weather.End), gate);
         var nights = Nights(mix, history, weather, day.Pour.Site, wetUntil);
         CheckNights(nights, said, day.Youngest, mix, weather, model, frozen, gate);
         var paths = Paths(day, weather, wetUntil, wetHours / Math.Max(kept, 1e-9));
@@ -230,6 +234,20 @@ internal static class CureStep
 
         nights.AddRange(open is null ? [] : [open]);
         return nights;
+    }
+
+    private static void CheckCold(CureDocument said, HourlyWeather weather, Microclimate site, Instant from, Instant until, Gate gate)
+    {
+        var coldest = double.PositiveInfinity;
+        for (var at = from; at <= until; at += Duration.FromHours(1))
+        {
+            coldest = Math.Min(coldest, site.Of(weather.SurfaceAt((at - weather.Start).TotalHours)).AirC);
+        }
+
+        if (coldest < ColdCureC && said.Frost == FrostGuard.None)
+        {
+            gate.Add(Finding.Of(FindingCode.ColdCure, Severity.Note, "/cure/frost", ("airC", coldest), ("limitC", ColdCureC)));
+        }
     }
 
     private static void CheckNights(

@@ -118,6 +118,16 @@ public sealed class CureDiaryTests
     }
 
     [Fact]
+    public void Cold_air_while_it_cures_is_noted_until_something_is_laid_over_it()
+    {
+        var cool = Samples.Weather(Enumerable.Range(0, 24 * 14).Select(h => Samples.Mild with { AirC = h % 24 is > 7 and < 20 ? 14 : 4 }));
+        var job = Samples.Terrace();
+        Planner.Plan(job, cool).Findings.Single(f => f.Code == FindingCode.ColdCure).Facts["airC"].ShouldBe(4, 1e-9);
+        Planner.Plan(job with { Cure = job.Cure with { Frost = FrostGuard.Foam } }, cool).Findings.ShouldNotContain(f => f.Code == FindingCode.ColdCure);
+        Planner.Plan(job, Mild).Findings.ShouldNotContain(f => f.Code == FindingCode.ColdCure);
+    }
+
+    [Fact]
     public void Coats_wait_for_the_wet_days_and_are_ticked_off_as_they_are_told()
     {
         var plan = Planner.Plan(Samples.Coated(), Mild).Cure!;

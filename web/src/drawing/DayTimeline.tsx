@@ -1,58 +1,17 @@
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { DayReport, PassReport } from '../api/client';
-import { factText, twoDigits, type Formats } from '../common/format';
+import { twoDigits, type Formats } from '../common/format';
 import { day as words, passes as passWords } from '../common/words';
+import { DayAir } from './DayAir';
+import { AIR, HOUR_MS, RIGHT, TIMES, TOP, frameOf, hoursOf, ms, type Frame } from './dayFrame';
+import { DayPeople } from './DayPeople';
 import classes from './DayTimeline.module.css';
 import { useSize } from './useSize';
 
-const RIGHT = 16;
-/** Room to the right of the hours for what the last row's times say. */
-const TIMES = 76;
-const TOP = 30;
-const AIR = 96;
 const GAP = 44;
-/** Names of the rows stand to the left of the hours, or above each bar where there is no room. */
-const NAMES = 138;
-const NARROW = 460;
-const NARROW_LEFT = 12;
-const HOUR_MS = 3_600_000;
-const MINUTE_MS = 60_000;
 /** A start is dragged in steps of so many minutes. */
 const SNAP_MIN = 5;
 const LAST_MIN = 24 * 60 - SNAP_MIN;
-
-const ms = (instant: string) => Date.parse(instant);
-
-interface Frame {
-  x: (at: number) => number;
-  from: number;
-  until: number;
-  left: number;
-  narrow: boolean;
-}
-
-function frameOf(day: DayReport, width: number): Frame {
-  const from = ms(day.start) - HOUR_MS / 2;
-  const until = Math.max(ms(day.doneBy), ms(day.finalSet ?? day.doneBy)) + HOUR_MS / 2;
-  const narrow = width < NARROW;
-  const left = narrow ? NARROW_LEFT : NAMES;
-  return {
-    from,
-    until,
-    left,
-    narrow,
-    x: (at) => left + ((at - from) / (until - from)) * (width - left - RIGHT - (narrow ? 0 : TIMES)),
-  };
-}
-
-function hoursOf(frame: Frame): number[] {
-  const every = frame.until - frame.from > (frame.narrow ? 8 : 14) * HOUR_MS ? 2 : 1;
-  const first = Math.ceil(frame.from / HOUR_MS);
-  const last = Math.floor(frame.until / HOUR_MS);
-  return Array.from({ length: last - first + 1 }, (_, i) => (first + i) * HOUR_MS).filter(
-    (_, i) => i % every === 0,
-  );
-}
 
 function HourLines({ frame, height, format }: { frame: Frame; height: number; format: Formats }) {
   return hoursOf(frame).map((at) => (
@@ -63,86 +22,6 @@ function HourLines({ frame, height, format }: { frame: Frame; height: number; fo
       </text>
     </g>
   ));
-}
-
-/** Drying as an area against its two limits, and rain as bars from above. */
-function Air({ day, frame, format }: { day: DayReport; frame: Frame; format: Formats }) {
-  const most = Math.max(day.actEvaporation * 1.1, day.peakEvaporation * 1.15);
-  const y = (e: number) => TOP + AIR - (Math.min(e, most) / most) * AIR;
-  const inside = day.hours.filter(
-    (h) => ms(h.at) >= frame.from - HOUR_MS && ms(h.at) <= frame.until + HOUR_MS,
-  );
-  const line = inside
-    .map((h, i) => `${i === 0 ? 'M' : 'L'}${String(frame.x(ms(h.at)))} ${String(y(h.evaporationKgM2H))}`)
-    .join(' ');
-  const [first, last] = [inside[0], inside.at(-1)];
-  return (
-    <g>
-      <clipPath id="air-clip">
-        <rect x={frame.left} y={TOP} width={frame.x(frame.until) - frame.left} height={AIR} />
-      </clipPath>
-      <g clipPath="url(#air-clip)">
-        {inside.map((h) => (
-          <rect
-            key={h.at}
-            x={frame.x(ms(h.at))}
-            y={TOP}
-            width={Math.max(1, frame.x(ms(h.at) + HOUR_MS) - frame.x(ms(h.at)) - 1)}
-            height={h.rainChance * AIR}
-            className={classes.rain}
-          />
-        ))}
-        {first && last && (
-          <path
-            d={`${line} L${String(frame.x(ms(last.at)))} ${String(TOP + AIR)} L${String(frame.x(ms(first.at)))} ${String(TOP + AIR)} Z`}
-            className={classes.area}
-          />
-        )}
-        <path d={line} className={classes.curve} />
-      </g>
-      {[
-        { limit: day.careEvaporation, text: words.care },
-        { limit: day.actEvaporation, text: words.act },
-      ].map(({ limit, text }) => (
-        <g key={limit} transform={`translate(0 ${String(y(limit))})`}>
-          <line x1={frame.left} x2={frame.x(frame.until)} className={classes.limit} />
-          <text
-            x={frame.narrow ? frame.left : frame.left - 8}
-            y={frame.narrow ? -4 : 4}
-            className={classes.limitText}
-            data-narrow={frame.narrow}
-          >
-            {`${text} ${factText('limitKgM2', limit, format)}`}
-          </text>
-        </g>
-      ))}
-      <text x={12} y={18} className={classes.rowName}>
-        {words.evaporationTitle}
-      </text>
-      <line
-        x1={frame.left}
-        x2={frame.x(frame.until)}
-        y1={TOP + AIR}
-        y2={TOP + AIR}
-        className={classes.ground}
-      />
-      {!frame.narrow && (
-        <text x={12} y={TOP + AIR + 17} className={classes.rowName}>
-          {words.air}
-        </text>
-      )}
-      {hoursOf(frame).map((at) => {
-        const hour = inside.find((h) => ms(h.at) === at);
-        return (
-          hour && (
-            <text key={at} x={frame.x(at)} y={TOP + AIR + 17} className={classes.airText}>
-              {format.degrees(hour.airC)}
-            </text>
-          )
-        );
-      })}
-    </g>
-  );
 }
 
 /** When it is too dark to see what one does. */
@@ -167,60 +46,6 @@ function Dark({ day, frame, height }: { day: DayReport; frame: Frame; height: nu
         </text>
       </g>
     ));
-}
-
-/** Passes as the crew gets to them, each in the first lane that is free. */
-function lanesOf(
-  day: DayReport,
-): { zone: number; pass: PassReport; from: number; until: number; lane: number }[] {
-  const free: number[] = Array.from({ length: Math.max(1, day.hands) }, () => -Infinity);
-  return day.zones
-    .flatMap((z) => z.passes.filter((p) => p.begins !== null).map((pass) => ({ zone: z.number, pass })))
-    .map((t) => ({
-      ...t,
-      from: ms(t.pass.begins ?? ''),
-      until: ms(t.pass.begins ?? '') + t.pass.workMin * MINUTE_MS,
-    }))
-    .sort((a, b) => a.from - b.from)
-    .map((t) => {
-      const lane = Math.max(
-        0,
-        free.findIndex((until) => until <= t.from + MINUTE_MS),
-      );
-      free[lane] = t.until;
-      return { ...t, lane };
-    });
-}
-
-function People({
-  day,
-  frame,
-  y,
-  height,
-  format,
-}: {
-  day: DayReport;
-  frame: Frame;
-  y: number;
-  height: number;
-  format: Formats;
-}) {
-  const each = height / Math.max(1, day.hands);
-  return lanesOf(day).map((t) => (
-    <g key={`${String(t.zone)}${t.pass.pass}`}>
-      <rect
-        x={frame.x(t.from)}
-        y={y + t.lane * each}
-        width={Math.max(2, frame.x(t.until) - frame.x(t.from))}
-        height={Math.max(3, each - 2)}
-        className={classes.work}
-      >
-        <title>
-          {words.begins(t.zone, passWords[t.pass.pass], format.time(new Date(t.from).toISOString()))}
-        </title>
-      </rect>
-    </g>
-  ));
 }
 
 /** One window: solid where it is surely open, pale where it may come sooner or later. */
@@ -313,7 +138,7 @@ export function DayTimeline({ day, format, start, onStart }: DayTimelineProps) {
         <svg width={width} height={height} role="group" aria-label={words.timeline} data-testid="timeline">
           <HourLines frame={frame} height={height} format={format} />
           <Dark day={day} frame={frame} height={height} />
-          <Air day={day} frame={frame} format={format} />
+          <DayAir day={day} frame={frame} format={format} />
           {!frame.narrow && (
             <text x={width - RIGHT} y={18} className={classes.times} data-end>
               {words.dusk(format.time(day.light.dusk))}
@@ -407,7 +232,7 @@ export function DayTimeline({ day, format, start, onStart }: DayTimelineProps) {
               {words.people}
               <title>{words.peopleCount(day.hands)}</title>
             </text>
-            <People
+            <DayPeople
               day={day}
               frame={frame}
               y={barsTop}

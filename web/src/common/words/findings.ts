@@ -4,7 +4,8 @@ import { clock, duration, factText, fixed, number, type Formats } from '../forma
 import { fileReasons, misfits, schools } from './building';
 import { goodById } from './buying';
 import { additives } from './mixing';
-import { bagKinds, curing, frostGuards, milestones, passes, weatherColumns, weatherReasons } from './screens';
+import { weatherColumns, weatherReasons } from './days';
+import { bagKinds, curing, frostGuards, milestones, passes } from './screens';
 
 type FindingWords = (f: Finding['facts'], t: Finding['texts'], fmt: Formats) => string;
 
@@ -256,6 +257,8 @@ export const findings: Record<Enum<'FindingCode'>, FindingWords> = {
     `${curing[t.method as Enum<'CuringMethod'>]} dries out for up to ${duration(n(f, 'dryH') * 60)} while everybody sleeps.`,
   frostNight: (f, _t, fmt) =>
     `A cold night: the concrete falls to ${fmt.celsius(n(f, 'leastC'))} with ${fmt.strength(n(f, 'strengthMpa'))}; frost harms it under ${fmt.strength(n(f, 'safeMpa'))}. Cover it.`,
+  coldCure: (f, _t, fmt) =>
+    `The air falls to ${fmt.celsius(n(f, 'airC'))} while it cures; below ${fmt.celsius(n(f, 'limitC'))} it hardens next to nothing without a cover.`,
   wettingMissed: (f, _t, fmt) =>
     `It lay dry for ${duration(n(f, 'dryH') * 60)} when it should have been wet; that costs about ${fmt.strength(n(f, 'lostMpa'))} at 28 days. Wet it now and go on.`,
   coatTooLate: (f, t) =>

@@ -1,5 +1,6 @@
 /** Every word on a screen, in one place. */
 export * from './building';
+export * from './days';
 export * from './fields';
 export * from './findings';
 export * from './screens';

@@ -1,9 +1,8 @@
-import { Popover, Text, UnstyledButton } from '@mantine/core';
-import { useId } from 'react';
+import { Popover, UnstyledButton } from '@mantine/core';
+import { Suspense, lazy, useEffect, useId } from 'react';
 import type { Explanation } from '../api/client';
-import { explanationOf, useEditing, usePlanned } from '../job/JobContext';
-import { factText } from './format';
-import { why, whys } from './words';
+import { explanationOf, usePlanned } from '../job/JobContext';
+import { why } from './words';
 import classes from './Why.module.css';
 
 interface WhyProps {
@@ -13,45 +12,17 @@ interface WhyProps {
   about: string;
 }
 
-function Sheet({ code, of = '', title }: Omit<WhyProps, 'about'> & { title: string }) {
-  const { report } = usePlanned();
-  const { format } = useEditing();
-  const found = explanationOf(report, code, of);
-  if (!found) return null;
-  const words = whys[code];
-  return (
-    <>
-      <Text fw={650} id={title}>
-        {words.title}
-      </Text>
-      <p className={classes.formula}>{words.formula}</p>
-      <dl className={classes.values}>
-        {Object.entries(found.inputs).map(([name, value]) => (
-          <div key={name}>
-            <dt>{words.inputs[name] ?? name}</dt>
-            <dd>{factText(name, value, format)}</dd>
-          </div>
-        ))}
-        <div className={classes.result}>
-          <dt>{words.title}</dt>
-          <dd>{words.result(found.result, format)}</dd>
-        </div>
-      </dl>
-      {report.citations
-        .filter((c) => found.sources.includes(c.source))
-        .map((c) => (
-          <p className={classes.source} key={c.source}>
-            {why.source}: {c.reference} ({why.holds} {c.range})
-          </p>
-        ))}
-    </>
-  );
-}
+// A third of all words stand in it, and no figure needs them to be shown: it is fetched once the page stands.
+const load = () => import('./WhySheet');
+const WhySheet = lazy(load);
 
 /** Opens a figure to its formula, the values that went in, and whose formula it is. */
 export function Why({ code, of = '', about }: WhyProps) {
   const { report } = usePlanned();
   const title = useId();
+  useEffect(() => {
+    void load();
+  }, []);
   const known = explanationOf(report, code, of) !== undefined;
   if (!known) return null;
   return (
@@ -62,7 +33,9 @@ export function Why({ code, of = '', about }: WhyProps) {
         </UnstyledButton>
       </Popover.Target>
       <Popover.Dropdown className={classes.sheet} tabIndex={-1} data-autofocus aria-labelledby={title}>
-        <Sheet code={code} of={of} title={title} />
+        <Suspense fallback={null}>
+          <WhySheet code={code} of={of} title={title} />
+        </Suspense>
       </Popover.Dropdown>
     </Popover>
   );

@@ -4,6 +4,5 @@ export * from './days';
 export * from './fields';
 export * from './findings';
 export * from './screens';
-export * from './whys';
 export * from './mixing';
 export * from './buying';

@@ -331,3 +331,10 @@ export const shape = {
   legend: 'Press an edge to change what it meets.',
   scaleBar: 'scale',
 };
+
+export const why = {
+  button: (what: string) => `Why? ${what}`,
+  short: 'Why?',
+  source: 'Source',
+  holds: 'holds for',
+};

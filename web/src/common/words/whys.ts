@@ -5,13 +5,6 @@ import { whysDay } from './whysDay';
 import { whysMixing } from './whysMixing';
 import type { WhyWords } from './whyWords';
 
-export const why = {
-  button: (what: string) => `Why? ${what}`,
-  short: 'Why?',
-  source: 'Source',
-  holds: 'holds for',
-};
-
 /** A code without words does not compile. */
 export const whys: Record<Explanation['code'], WhyWords> = {
   ...whysBuilding,

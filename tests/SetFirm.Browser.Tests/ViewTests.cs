@@ -115,8 +115,8 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
             {
                 why.SendKeys(Keys.Enter);
                 var sheet = browser.Find(By.XPath("//*[@role='dialog']"));
+                browser.Until(() => sheet.Text.Contains("Source", StringComparison.Ordinal));
                 var text = sheet.Text;
-                text.ShouldContain("Source");
                 text.ShouldNotMatch("undefined|NaN|\\b[a-z]+[A-Z][a-z]"); // a name of ours instead of a word
                 browser.Keyboard(Keys.Escape);
                 browser.Until(() => browser.Driver.FindElements(By.XPath("//*[@role='dialog']")).Count == 0);

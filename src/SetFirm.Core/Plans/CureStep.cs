@@ -163,7 +163,8 @@ internal static class CureStep
     private static double EvaporationAt(Instant at, Microclimate site, SlabHistory history, HourlyWeather weather)
     {
         var air = site.Of(weather.SurfaceAt((at - weather.Start).TotalHours));
-        return Evaporation.Uno(history.TemperatureAt(at), air.AirC, air.Humidity, air.WindKmh);
+        // What evaporates cools the layer it evaporates from, however warm the slab under it is.
+        return Evaporation.Uno(Math.Min(history.TemperatureAt(at), air.AirC + HeatBalanceSlab.DryingAboveAirK), air.AirC, air.Humidity, air.WindKmh);
     }
 
     private static (IReadOnlyList<WettingReport> Due, IReadOnlyList<DrySpell> Dry) Wetted(

@@ -37,7 +37,7 @@ public sealed class HeatBalanceSlab(double nightSkyK = HeatBalanceSlab.UsualNigh
     private const double DuskWPerM2 = 50;
 
     /// <summary>A surface is no warmer than the air and this, where its drying is judged, K.</summary>
-    private const double DryingAboveAirK = 5;
+    public const double DryingAboveAirK = 5;
 
     /// <summary>Set progress at which water that still stands is dragged off, never worked in.</summary>
     public const double DraggedOffAt = 0.40;

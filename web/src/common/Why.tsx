@@ -1,5 +1,5 @@
 import { Popover, UnstyledButton } from '@mantine/core';
-import { Suspense, lazy, useEffect, useId } from 'react';
+import { Suspense, lazy, useEffect } from 'react';
 import type { Explanation } from '../api/client';
 import { explanationOf, usePlanned } from '../job/JobContext';
 import { why } from './words';
@@ -19,7 +19,6 @@ const WhySheet = lazy(load);
 /** Opens a figure to its formula, the values that went in, and whose formula it is. */
 export function Why({ code, of = '', about }: WhyProps) {
   const { report } = usePlanned();
-  const title = useId();
   useEffect(() => {
     void load();
   }, []);
@@ -32,9 +31,9 @@ export function Why({ code, of = '', about }: WhyProps) {
           {why.short}
         </UnstyledButton>
       </Popover.Target>
-      <Popover.Dropdown className={classes.sheet} tabIndex={-1} data-autofocus aria-labelledby={title}>
+      <Popover.Dropdown className={classes.sheet} tabIndex={-1} data-autofocus aria-label={why.button(about)}>
         <Suspense fallback={null}>
-          <WhySheet code={code} of={of} title={title} />
+          <WhySheet code={code} of={of} />
         </Suspense>
       </Popover.Dropdown>
     </Popover>

@@ -9,12 +9,10 @@ import classes from './Why.module.css';
 interface WhySheetProps {
   code: Explanation['code'];
   of?: string;
-  /** Id of its heading. */
-  title: string;
 }
 
 /** A figure's formula, the values that went in, and whose formula it is. */
-export default function WhySheet({ code, of = '', title }: WhySheetProps) {
+export default function WhySheet({ code, of = '' }: WhySheetProps) {
   const { report } = usePlanned();
   const { format } = useEditing();
   const found = explanationOf(report, code, of);
@@ -22,9 +20,7 @@ export default function WhySheet({ code, of = '', title }: WhySheetProps) {
   const words = whys[code];
   return (
     <>
-      <Text fw={650} id={title}>
-        {words.title}
-      </Text>
+      <Text fw={650}>{words.title}</Text>
       <p className={classes.formula}>{words.formula}</p>
       <dl className={classes.values}>
         {Object.entries(found.inputs).map(([name, value]) => (

@@ -45,6 +45,9 @@ public sealed class HeatBalanceSlab(double nightSkyK = HeatBalanceSlab.UsualNigh
     /// <summary>No step is parted finer, hours.</summary>
     private const double LeastStepH = 1e-5;
 
+    /// <summary>Steps across 0 °C are no longer than this, hours.</summary>
+    private const double FreezingStepH = 1 / 100.0;
+
     /// <summary>Ages nearer than this are one, equivalent hours.</summary>
     private const double Near = 1e-6;
 
@@ -207,6 +210,13 @@ public sealed class HeatBalanceSlab(double nightSkyK = HeatBalanceSlab.UsualNigh
                 var parted = from + ((moment - ageH) / rate);
                 var before = Forward(new SlabState(temperatureC, ageH, filmKg, dragged, still), from, parted, out _) with { EquivalentH = moment };
                 return Forward(before, parted, to, out water);
+            }
+
+            // At 0 °C hardening stops at once: a step across it is halved until it hardly matters.
+            if (step > FreezingStepH && temperatureC < 0 != (goes0 + ((temperatureC - goes0) * half * half) < 0))
+            {
+                var middle = from + (step / 2);
+                return Forward(Forward(new SlabState(temperatureC, ageH, filmKg, dragged, still), from, middle, out _), middle, to, out water);
             }
 
             // Over the whole step by what holds at its middle.

@@ -101,14 +101,21 @@ public sealed class SettingTests
             var history = Model.Follow(pour with { Cover = SlabCover.None, ToPlaced = Duration.Zero }, weather, Day);
             var (depth, bleeding, hydration) = (pour.Depth.Metres, Bleeding.Of(pour.Mix, pour.Depth.Metres), Hydration.Of(pour.Mix));
             var (start, net, gross, stored) = ((pour.WaterAdded - weather.Start).TotalHours, 0.0, 0.0, 0.0);
-            // To the moment before water is dragged off: that takes its heat with it.
-            for (var i = 1; i < history.StepHours.Length && history.StepEquivalentHours[i] < 0.4 * 5; i++)
+            const double drag = 0.4 * 5;
+            for (var i = 1; i < history.StepHours.Length; i++)
             {
                 var (from, to) = (history.StepHours[i - 1], history.StepHours[i]);
                 var (air, celsius) = (weather.At(start + ((from + to) / 2)), (history.StepTemperaturesC[i - 1] + history.StepTemperaturesC[i]) / 2);
                 var (age0, age1) = (history.StepEquivalentHours[i - 1], history.StepEquivalentHours[i]);
+                if (age0 <= drag && age1 >= drag)
+                {
+                    continue; // what is dragged off in this step has not evaporated
+                }
+
                 double Film(double hours) => history.FilmAt(pour.WaterAdded + Duration.FromHours(hours));
-                var gone = (Film(from) + bleeding.Between(age0, age1) - Film(to)) / (to - from);
+                // Before that what is gone has evaporated; after it no more evaporates than rises, and the rest is dragged off too.
+                var bled = bleeding.Between(age0, age1);
+                var gone = age1 < drag ? (Film(from) + bled - Film(to)) / (to - from) : Math.Min(Evaporation.Uno(celsius, air.AirC, air.Humidity, air.SlabWindKmh), bled / (to - from));
                 var film = 11 + (2 * air.SlabWindKmh / 3.6);
                 (double Flow, string Of)[] flows =
                 [
@@ -117,7 +124,7 @@ public sealed class SettingTests
                 ];
                 net += flows.Sum(f => f.Flow) * (to - from) * 3600;
                 gross += flows.Sum(f => Math.Abs(f.Flow)) * (to - from) * 3600;
-                stored = 2.4e6 * depth * (history.StepTemperaturesC[i] - pour.MixC);
+                stored += 2.4e6 * depth * (history.StepTemperaturesC[i] - history.StepTemperaturesC[i - 1]);
             }
 
             return Math.Abs(net - stored) < 0.005 * gross;

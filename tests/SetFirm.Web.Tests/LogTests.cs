@@ -54,7 +54,7 @@ public sealed class LogTests(Site site) : IClassFixture<Site>
     [Fact]
     public async Task A_plan_counts_the_lines_it_is_given_and_refuses_what_is_none()
     {
-        var document = JsonNode.Parse(await client.GetStringAsync("/api/jobs/start?name=T&units=metric&timeZone=UTC", token))!;
+        var document = await site.StartingJobAsync("T");
         document["day"]!["date"] = "2027-05-04";
         document["cure"]!["method"] = "burlap";
         var told = new JsonObject { ["document"] = document, ["log"] = new JsonArray(Line("2027-05-05T08:00:00Z")), ["asOf"] = "2027-05-07T08:00:00Z" };
@@ -73,7 +73,7 @@ public sealed class LogTests(Site site) : IClassFixture<Site>
     [Fact]
     public async Task The_yard_knows_when_to_wet_it_next()
     {
-        var document = JsonNode.Parse(await client.GetStringAsync("/api/jobs/start?name=Wet&units=metric&timeZone=UTC", token))!;
+        var document = await site.StartingJobAsync("Wet");
         document["day"]!["date"] = "2027-05-03";
         var id = await Add(document);
         var line = JsonNode.Parse(await client.GetStringAsync("/api/jobs", token))!.AsArray().Single(j => j!["id"]!.GetValue<string>() == id)!;
@@ -84,27 +84,19 @@ public sealed class LogTests(Site site) : IClassFixture<Site>
 
     private async Task<JsonNode> Plan(JsonNode said, HttpStatusCode status)
     {
-        using var body = new StringContent(said.ToJsonString(), Encoding.UTF8, "application/json");
-        using var answer = await client.PostAsync("/api/plan", body, token);
+        using var answer = await site.Send(HttpMethod.Post, "/api/plan", said.ToJsonString());
         answer.StatusCode.ShouldBe(status);
         return JsonNode.Parse(await answer.Content.ReadAsStringAsync(token))!;
     }
 
     private async Task<JsonArray> Tell(string job, params JsonObject[] lines)
     {
-        using var content = new StringContent(new JsonArray([.. lines.Select(l => l.DeepClone())]).ToJsonString(), Encoding.UTF8, "application/json");
-        using var answer = await client.PostAsync($"/api/jobs/{job}/log", content, token);
+        using var answer = await site.Send(HttpMethod.Post, $"/api/jobs/{job}/log", new JsonArray([.. lines.Select(l => l.DeepClone())]).ToJsonString());
         answer.StatusCode.ShouldBe(HttpStatusCode.OK);
         return JsonNode.Parse(await answer.Content.ReadAsStringAsync(token))!.AsArray();
     }
 
-    private async Task<string> Job() => await Add(JsonNode.Parse(await client.GetStringAsync("/api/jobs/start?name=T&units=metric&timeZone=UTC", token))!);
+    private async Task<string> Job() => (await site.AddedAsync()).Id;
 
-    private async Task<string> Add(JsonNode document)
-    {
-        using var content = new StringContent(document.ToJsonString(), Encoding.UTF8, "application/json");
-        using var answer = await client.PostAsync("/api/jobs", content, token);
-        answer.StatusCode.ShouldBe(HttpStatusCode.Created);
-        return JsonNode.Parse(await answer.Content.ReadAsStringAsync(token))!["id"]!.GetValue<string>();
-    }
+    private async Task<string> Add(JsonNode document) => (await site.AddedAsync(document)).Id;
 }

@@ -26,7 +26,7 @@ public sealed class WeatherFileTests(Site site) : IClassFixture<Site>
         kept["name"]!.GetValue<string>().ShouldBe("spring.csv");
         (await Read(Table(hours: 240)))["id"]!.GetValue<string>().ShouldBe(id); // the same file is the same weather
 
-        var job = JsonNode.Parse(await client.GetStringAsync("/api/jobs/start?name=T&units=metric&timeZone=Europe/Berlin", token))!;
+        var job = await site.StartingJobAsync("T");
         job["site"]!["weatherFile"] = id;
         job["day"]!["date"] = "2027-05-05";
         job["day"]!["start"] = "08:00";
@@ -188,16 +188,14 @@ public sealed class WeatherFileTests(Site site) : IClassFixture<Site>
 
     private async Task<JsonNode> Plan(JsonNode job)
     {
-        using var body = new StringContent(new JsonObject { ["document"] = job.DeepClone() }.ToJsonString(), Encoding.UTF8, "application/json");
-        using var answer = await client.PostAsync("/api/plan", body, token);
+        using var answer = await site.Send(HttpMethod.Post, "/api/plan", new JsonObject { ["document"] = job.DeepClone() }.ToJsonString());
         answer.StatusCode.ShouldBe(HttpStatusCode.OK);
         return JsonNode.Parse(await answer.Content.ReadAsStringAsync(token))!;
     }
 
     private async Task<JsonNode> Read(string text, string name = "spring.csv", int year = 2027)
     {
-        using var body = new StringContent(text, Encoding.UTF8, "text/plain");
-        using var answer = await client.PostAsync($"/api/weather-files?name={name}&timeZone=Europe/Berlin&year={year}", body, token);
+        using var answer = await site.Send(HttpMethod.Post, $"/api/weather-files?name={name}&timeZone=Europe/Berlin&year={year}", text, type: "text/plain");
         answer.StatusCode.ShouldBe(HttpStatusCode.OK, await answer.Content.ReadAsStringAsync(token));
         return JsonNode.Parse(await answer.Content.ReadAsStringAsync(token))!;
     }

@@ -69,7 +69,7 @@ internal static class CureStep
         var kept = history.EquivalentHoursAt(wetUntil);
         var wetHours = kept - wetting.Dry.Sum(d => history.EquivalentHoursAt(d.Until) - history.EquivalentHoursAt(d.From));
         CheckDays(days, advised, mix, kept, gate);
-        var frozen = FrozenYoung(mix, history, gate);
+        var frozen = FrozenYoung(said, day.Youngest, mix, history, weather, model, gate);
         CheckCold(said, weather, day.Pour.Site, wetFrom, Instant.Min(wetUntil, weather.End), gate);
         var nights = Nights(mix, history, weather, day.Pour.Site, wetUntil);
         CheckNights(nights, said, day.Youngest, mix, weather, model, frozen, gate);
@@ -262,16 +262,19 @@ internal static class CureStep
         var span = worst.Until - pour.WaterAdded;
         var strength = StrengthGain.Moist(mix, model.Follow(pour, weather, span).StepEquivalentHours[^1]);
         gate.Add(Finding.Of(FindingCode.FrostNight, Severity.Warning, "/cure/frost", ("leastC", worst.LeastSlabC), ("strengthMpa", strength), ("safeMpa", Milestones.FrostSafeMpa))
-            .WithRemedies(
-            [
-                .. Enum.GetValues<FrostGuard>().Where(g => FrostGuards.Resistance(g) > FrostGuards.Resistance(said.Frost)).Select(guard =>
-                {
-                    var covered = model.Follow(pour with { NightCoverM2KPerW = FrostGuards.Resistance(guard) }, weather, span);
-                    return new Remedy(
-                        RemedyCode.CoverAtNight, [new Edit("/cure/frost", Text: Gate.CamelCase(guard.ToString()))],
-                        new Dictionary<string, double> { ["leastC"] = covered.StepTemperaturesC.ToArray().Min() }).Naming("guard", Gate.CamelCase(guard.ToString()));
-                }).Take(2),
-            ]));
+            .WithRemedies([.. Covers(said, pour, weather, model, span)]));
+    }
+
+    // Better covers than the one that is planned, each with how cold it leaves the concrete; the least that help.
+    private static IEnumerable<Remedy> Covers(CureDocument said, ZonePour pour, HourlyWeather weather, ISlabModel model, Duration span)
+    {
+        double LeastC(FrostGuard guard) =>
+            model.Follow(pour with { NightCoverM2KPerW = FrostGuards.Resistance(guard) }, weather, span).StepTemperaturesC.ToArray().Min();
+        var now = LeastC(said.Frost);
+        return Enum.GetValues<FrostGuard>().Where(g => FrostGuards.Resistance(g) > FrostGuards.Resistance(said.Frost)).Select(g => (Guard: g, LeastC: LeastC(g))).Where(g => g.LeastC > now).Take(2)
+            .Select(g => new Remedy(
+                RemedyCode.CoverAtNight, [new Edit("/cure/frost", Text: Gate.CamelCase(g.Guard.ToString()))], new Dictionary<string, double> { ["leastC"] = g.LeastC })
+                .Naming("guard", Gate.CamelCase(g.Guard.ToString())));
     }
 
     // The same cure in other ways the weather and the mix may go.
@@ -350,7 +353,7 @@ internal static class CureStep
         }
     }
 
-    private static bool FrozenYoung(ConcreteMix mix, SlabHistory history, Gate gate)
+    private static bool FrozenYoung(CureDocument said, ZonePour pour, ConcreteMix mix, SlabHistory history, HourlyWeather weather, ISlabModel model, Gate gate)
     {
         for (var i = 0; i < history.StepHours.Length; i++)
         {
@@ -363,7 +366,8 @@ internal static class CureStep
             if (history.StepTemperaturesC[i] < 0)
             {
                 gate.Add(Finding.Of(
-                    FindingCode.FrozenYoung, Severity.Warning, "/day/date", ("strengthMpa", strength), ("safeMpa", Milestones.FrostSafeMpa)));
+                    FindingCode.FrozenYoung, Severity.Warning, "/day/date", ("strengthMpa", strength), ("safeMpa", Milestones.FrostSafeMpa))
+                    .WithRemedies([.. Covers(said, pour, weather, model, Duration.FromHours(history.StepHours[i]) + Duration.FromHours(12))]));
                 return true;
             }
         }

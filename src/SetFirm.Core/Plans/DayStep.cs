@@ -224,7 +224,7 @@ internal static class DayStep
                 var placed = rule.Pass == Pass.StrikeOff ? first.Placed : last.Placed;
                 var window = new PassReport(
                     rule.Pass, Instant.Max(placed, At(span.OpensH)), Instant.Max(placed, At(span.ClosesH)), Instant.Max(placed, At(band.OpensEarly)), Instant.Max(placed, At(band.OpensLate)), Instant.Max(placed, At(band.ClosesEarly)), Instant.Max(placed, At(band.ClosesLate)),
-                    task is { } t ? At(t.BeginsH) : null, task is { } w ? w.WorkH * 60 : 0);
+                    task is { } t ? At(t.BeginsH) : null, task is { } w ? w.WorkH * 60 : 0, task?.Hand);
                 passes.Add(window);
                 Explain(rule, pour.Mix, z + 1, youngest, window, gate);
             }
@@ -276,7 +276,7 @@ internal static class DayStep
     [
         .. zones.SelectMany(z => z.Passes).GroupBy(p => p.Pass).OrderBy(g => g.Key).Select(g => new PassReport(
             g.Key, g.Min(p => p.Opens), g.Max(p => p.Closes), g.Min(p => p.OpensEarliest), g.Min(p => p.OpensLatest), g.Max(p => p.ClosesEarliest), g.Max(p => p.ClosesLatest),
-            g.Min(p => p.Begins), g.Sum(p => p.WorkMin))),
+            g.Min(p => p.Begins), g.Sum(p => p.WorkMin), null)),
     ];
 
     private static List<HourReport> Hours(SlabHistory slab, HourlyWeather weather, Microclimate site, Instant start, Instant until)

@@ -13,6 +13,9 @@ public record struct PassTask(int Zone, int Pass, double OpensH, double ClosesH,
     /// <summary>When it is begun; set by the crew.</summary>
     public double BeginsH { get; set; }
 
+    /// <summary>Which pair of hands makes it, from 0; set by the crew.</summary>
+    public int Hand { get; set; }
+
     public readonly double EndsH => BeginsH + WorkH;
 
     /// <summary>How much too late it is begun, hours.</summary>
@@ -61,7 +64,7 @@ public static class PassCrew
 
             var chosen = Choose(tasks, order[..left], free[hand]);
             ref var task = ref tasks[order[chosen]];
-            task.BeginsH = Math.Max(free[hand], task.OpensH);
+            (task.Hand, task.BeginsH) = (hand, Math.Max(free[hand], task.OpensH));
             free[hand] = task.EndsH;
             for (var i = 0; i < left; i++)
             {

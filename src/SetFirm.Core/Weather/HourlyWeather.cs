@@ -102,9 +102,6 @@ public sealed class HourlyWeather
         return new SurfaceAir(a + ((b - a) * Vector256.Create(hoursFromStart - before)));
     }
 
-    /// <summary>The given hour that holds a moment, as it is in this run; its mean day outside.</summary>
-    public WeatherHour HourOf(Instant moment) => Hour((int)Math.Floor((moment - Start).TotalHours));
-
     public WeatherHour At(Instant moment) => At((moment - Start).TotalHours);
 
     /// <param name="hoursFromStart">May lie outside the run.</param>

@@ -74,10 +74,29 @@ public sealed class ConflictTests
         collide.Code.ShouldBe(FindingCode.ZonesCollide);
         collide.Facts["lateMin"].ShouldBeGreaterThan(10);
         report.Day!.Faults.ShouldContain(f => f.Fault == DayFault.Hands);
-        if (collide.Remedies is [var more])
+    }
+
+    [Fact]
+    public void More_hands_are_offered_only_where_they_come_less_late()
+    {
+        var offered = 0;
+        foreach (var (hands, drum, along) in new[] { (1, "75 L", "9 m"), (2, "75 L", "9 m"), (2, "140 L", "9 m"), (3, "140 L", "9 m"), (3, "75 L", "12 m"), (3, "600 L", "12 m") })
         {
-            more.Effect["lateMin"].ShouldBeLessThan(collide.Facts["lateMin"]);
+            foreach (var finding in Planner.Plan(Big(hands, drum, Finish.Steel, along), Hot).Findings.Where(f => f.Code is FindingCode.ZonesCollide or FindingCode.HandsStillMixing))
+            {
+                foreach (var more in finding.Remedies)
+                {
+                    offered++;
+                    more.Effect["hands"].ShouldBeGreaterThan(hands);
+                    if (finding.Code == FindingCode.ZonesCollide)
+                    {
+                        more.Effect["lateMin"].ShouldBeLessThan(finding.Facts["lateMin"]);
+                    }
+                }
+            }
         }
+
+        offered.ShouldBeGreaterThan(2);
     }
 
     [Fact]

@@ -25,6 +25,8 @@ public sealed class CrewTests
                 task.BeginsH.ShouldBeGreaterThanOrEqualTo(opens[(task.Zone, task.Pass)]);
                 task.BeginsH.ShouldBeGreaterThanOrEqualTo(mixingEnds);
                 tasks.Count(t => t.BeginsH <= task.BeginsH && task.BeginsH < t.EndsH).ShouldBeLessThanOrEqualTo(hands);
+                tasks.Where(t => t.Hand == task.Hand && t != task).ShouldAllBe(t => t.EndsH <= task.BeginsH + 1e-9 || task.EndsH <= t.BeginsH + 1e-9);
+                task.Hand.ShouldBeInRange(0, hands - 1);
                 tasks.Where(t => t.Zone == task.Zone && t.Pass < task.Pass && t.BeginsH < task.BeginsH).ShouldAllBe(t => t.EndsH <= task.BeginsH + 1e-9);
             }
         });

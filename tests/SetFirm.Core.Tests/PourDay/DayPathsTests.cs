@@ -117,16 +117,17 @@ public sealed class DayPathsTests
     });
 
     [Fact]
-    public void A_night_of_frost_harms_young_concrete_that_nothing_lies_on()
+    public void A_night_of_frost_harms_young_concrete_unless_something_lies_on_it()
     {
         bool Frozen(FrostGuard guard)
         {
-            var weather = Samples.Weather(Enumerable.Range(0, 96).Select(h => Samples.Mild with { AirC = h % 24 is > 8 and < 18 ? 6 : -7, SunWm2 = h % 24 is > 8 and < 18 ? 200 : 0, WindKmh = 15 }));
+            var weather = Samples.Weather(Enumerable.Range(0, 96).Select(h => Samples.Mild with { AirC = h is > 20 and < 32 ? -7 : 12, SunWm2 = 0, WindKmh = 15 }));
             var pour = Pour([Zone(Finishes.Chain(Finish.Mag, rapid: false), 0)]) with { NightCoverM2KPerW = FrostGuards.Resistance(guard) };
             return new DayPaths(pour, Fine).Run(new Member(weather, 1, 1), Samples.Morning).FrozenYoung;
         }
 
         Frozen(FrostGuard.None).ShouldBeTrue();
+        Frozen(FrostGuard.Straw).ShouldBeFalse();
     }
 
     private static HourlyWeather Day(double air, double humidity, double wind, double sun) => Samples.Weather(Enumerable.Range(0, 96).Select(h => Samples.Mild with

@@ -2755,6 +2755,11 @@ export interface components {
              * @description What it takes one person.
              */
             workMin: number;
+            /**
+             * Format: int32
+             * @description Which pair of hands, from 0; null for what goes along with placing, and for all zones together.
+             */
+            hand: null | number;
         };
         /**
          * @description What a cast piece is for.

@@ -1,4 +1,4 @@
-import type { DayReport, PassReport } from '../api/client';
+import type { DayReport } from '../api/client';
 import type { Formats } from '../common/format';
 import { day as words, passes as passWords } from '../common/words';
 import { MINUTE_MS, ms, type Frame } from './dayFrame';
@@ -7,28 +7,23 @@ import classes from './DayTimeline.module.css';
 /** A block of work has room for the number of its part. */
 const WIDE = 12;
 
-/** Passes as the crew gets to them, each in the first lane that is free. */
-function lanesOf(
-  day: DayReport,
-): { zone: number; pass: PassReport; from: number; until: number; lane: number }[] {
-  const free: number[] = Array.from({ length: Math.max(1, day.hands) }, () => -Infinity);
-  return day.zones
-    .flatMap((z) => z.passes.filter((p) => p.begins !== null).map((pass) => ({ zone: z.number, pass })))
-    .map((t) => ({
-      ...t,
-      from: ms(t.pass.begins ?? ''),
-      until: ms(t.pass.begins ?? '') + t.pass.workMin * MINUTE_MS,
-    }))
-    .sort((a, b) => a.from - b.from)
-    .map((t) => {
-      const lane = Math.max(
-        0,
-        free.findIndex((until) => until <= t.from + MINUTE_MS),
-      );
-      free[lane] = t.until;
-      return { ...t, lane };
-    });
-}
+/** Passes as the crew gets to them. */
+const workOf = (day: DayReport) =>
+  day.zones.flatMap((z) =>
+    z.passes.flatMap((pass) =>
+      pass.begins === null || pass.hand === null
+        ? []
+        : [
+            {
+              zone: z.number,
+              pass,
+              from: ms(pass.begins),
+              until: ms(pass.begins) + pass.workMin * MINUTE_MS,
+              lane: pass.hand,
+            },
+          ],
+    ),
+  );
 
 /** Who makes which pass when: a lane for each pair of hands. */
 export function DayPeople({
@@ -45,7 +40,7 @@ export function DayPeople({
   format: Formats;
 }) {
   const each = height / Math.max(1, day.hands);
-  return lanesOf(day).map((t) => (
+  return workOf(day).map((t) => (
     <g key={`${String(t.zone)}${t.pass.pass}`}>
       <rect
         x={frame.x(t.from)}

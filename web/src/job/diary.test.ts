@@ -66,6 +66,19 @@ describe('a diary', () => {
     expect(sender.current().waiting.size).toBe(0);
   });
 
+  it('takes in what the program has without losing what was told before the answer came', async () => {
+    const { sender, program } = open();
+    program.up = false;
+    sender.tell(line('b'));
+    sender.learn([line('a')]);
+    sender.learn([line('a')]);
+    expect(sender.current().lines.map((l) => l.id)).toEqual(['a', 'b']);
+    expect(program.kept.map((l) => l.id)).toEqual(['b']);
+    program.up = true;
+    await vi.advanceTimersByTimeAsync(6000);
+    expect(sender.current().waiting.size).toBe(0);
+  });
+
   it('sends what an earlier page left behind, and shows once what the program already had', async () => {
     const { sender, program } = open([line('a')], [line('a'), line('b')]);
     expect(sender.current().lines.map((l) => l.id)).toEqual(['a', 'b']);

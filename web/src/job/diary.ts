@@ -45,6 +45,13 @@ export class DiarySender {
 
   readonly current = (): DiaryState => this.state;
 
+  /** Takes in what the program has, asked for when the page was opened. */
+  learn(lines: LogEntry[]): void {
+    const had = new Set(this.confirmed.map((l) => l.id));
+    this.confirmed = [...this.confirmed, ...lines.filter((l) => !had.has(l.id))];
+    this.say();
+  }
+
   tell(line: LogEntry): void {
     this.pending = [...this.pending, line];
     this.ports.keep(this.pending);

@@ -37,8 +37,8 @@ export interface DiaryHandle extends DiaryState {
   tell: (kind: LogKind, more?: Partial<LogEntry>) => void;
 }
 
-const open = (job: string, lines: LogEntry[]) =>
-  new DiarySender(lines, kept(job), {
+const open = (job: string) =>
+  new DiarySender([], kept(job), {
     send: (waiting) => send(job, waiting),
     keep: (waiting) => {
       keep(job, waiting);
@@ -47,19 +47,19 @@ const open = (job: string, lines: LogEntry[]) =>
 
 /** The diary of a job, as the program has it and as it was told on this device. */
 export function useDiary(job: string): DiaryHandle {
-  const [sender, setSender] = useState(() => open(job, []));
+  const [sender] = useState(() => open(job));
   useEffect(() => {
     let gone = false;
     void http
       .GET('/api/jobs/{id}/log', { params: { path: { id: job } } })
       .then(({ data }) => {
-        if (data && data.length > 0 && !gone) setSender(open(job, data));
+        if (data && data.length > 0 && !gone) sender.learn(data);
       })
       .catch(() => undefined);
     return () => {
       gone = true;
     };
-  }, [job]);
+  }, [job, sender]);
   const state = useSyncExternalStore(sender.subscribe, sender.current);
   const tell = useCallback(
     (kind: LogKind, more: Partial<LogEntry> = {}) => {

@@ -62,8 +62,9 @@ public sealed record ZoneReport(
 /// <param name="ClosesLatest">One in ten later.</param>
 /// <param name="Begins">When the crew gets to it; null for what goes along with placing.</param>
 /// <param name="WorkMin">What it takes one person.</param>
+/// <param name="Hand">Which pair of hands, from 0; null for what goes along with placing, and for all zones together.</param>
 public sealed record PassReport(
-    Pass Pass, Instant Opens, Instant Closes, Instant OpensEarliest, Instant OpensLatest, Instant ClosesEarliest, Instant ClosesLatest, Instant? Begins, double WorkMin);
+    Pass Pass, Instant Opens, Instant Closes, Instant OpensEarliest, Instant OpensLatest, Instant ClosesEarliest, Instant ClosesLatest, Instant? Begins, double WorkMin, int? Hand);
 
 /// <param name="Fault">What goes wrong.</param>
 /// <param name="Share">How often, 0-1.</param>

@@ -3,8 +3,9 @@ using System.Globalization;
 using System.Net.Http.Headers;
 using System.Text;
 using NodaTime;
-using SetFirm.Core.Plans;
-using SetFirm.Core.Plans.Document;
+using SetFirm.Core.Job;
+using SetFirm.Core.Planning;
+using SetFirm.Core.Telling;
 using SetFirm.Core.Weather;
 using SetFirm.Web.Demo;
 using SetFirm.Web.Weather;
@@ -72,7 +73,7 @@ internal static class HttpLoad
             empty.Add(await TimeAsync(() => client.GetAsync(new Uri("/api/health", UriKind.Relative))));
             plan.Add(await TimeAsync(() => PostAsync(client, body)));
             var from = Stopwatch.GetTimestamp();
-            GC.KeepAlive(Planner.Plan(job, weather));
+            GC.KeepAlive(Teller.Tell(Planner.Plan(job, weather)));
             planner.Add(Stopwatch.GetElapsedTime(from).TotalMilliseconds);
         }
 

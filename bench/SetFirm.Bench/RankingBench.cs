@@ -31,7 +31,7 @@ internal static class RankingBench
     public static int Run()
     {
         var from = Stopwatch.GetTimestamp();
-        GC.KeepAlive(Core.PourDay.Members.Of(Weather, 2 * Members));
+        GC.KeepAlive(Core.Setting.Members.Of(Weather, 2 * Members));
         Print($"drawing {2 * Members} paths of the weather, once a forecast: {Stopwatch.GetElapsedTime(from).TotalMilliseconds:0} ms");
         Once(Members, Zones);
         Once(Members, Zones);
@@ -60,7 +60,7 @@ internal static class RankingBench
         var judge = new DayJudge(pour, Weather, Duration.FromMinutes(10));
         Instant[] starts = [.. Enumerable.Range(0, Starts).Select(h => From + Duration.FromHours(h))];
         var from = Stopwatch.GetTimestamp();
-        GC.KeepAlive(judge.Odds(starts, Core.PourDay.Members.Of(Weather, members), Model));
+        GC.KeepAlive(judge.Odds(starts, Core.Setting.Members.Of(Weather, members), Model));
         return Stopwatch.GetElapsedTime(from).TotalSeconds;
     }
 
@@ -68,8 +68,8 @@ internal static class RankingBench
     private static void Shares()
     {
         var pour = Pour(Zones);
-        var (paths, judge) = (new DayPaths(pour, Model), new DayJudge(pour, Weather, Duration.FromMinutes(10)));
-        var members = Core.PourDay.Members.Of(Weather, Members);
+        var (paths, judge) = (new DaySimulation(pour, Model), new DayJudge(pour, Weather, Duration.FromMinutes(10)));
+        var members = Core.Setting.Members.Of(Weather, Members);
         var clock = new PassClock(pour.Zones[0].Rules, pour.Mix);
         var reached = new double[clock.Ages.Length];
         var (slabs, days, all) = (new List<double>(), new List<double>(), new List<double>());
@@ -85,7 +85,7 @@ internal static class RankingBench
                     {
                         Model.Mark(
                             new ZonePour(pour.Mix, zone.Depth, 18, start + Duration.FromHours(zone.MiddleWaterH)) { ToPlaced = Duration.FromMinutes(6), Site = pour.Site },
-                            member.Weather, clock.Ages, 10, DayPaths.Sight, reached);
+                            member.Weather, clock.Ages, 10, DaySimulation.Sight, reached);
                     }
                 }
             }
@@ -120,7 +120,7 @@ internal static class RankingBench
             MixFamily.Portland, Strength.FromMegapascals(25), 310, 170, 2060, 170.0 / 310, 0.02, Duration.FromHours(5), Duration.FromHours(7), AgeCoefficients.Of(MixFamily.Portland));
         var rules = Finishes.Chain(Finish.Broom, rapid: false);
         ImmutableArray<DayZone> made = [.. Enumerable.Range(0, zones).Select(z => new DayZone(rules, Length.FromMillimetres(100 + z), true, 3, 0.4 * z, (0.4 * z) + 0.3, (0.4 * z) + 0.1, (0.4 * z) + 0.4))];
-        return new DayPour { Mix = mix, Zones = made, Crew = new Crew(2), MixingEndsH = 0.4 * zones, WaterC = 12, Site = Microclimate.Open, Cover = SlabCover.Shut };
+        return new DayPour { Mix = mix, Zones = made, Crew = new Crew(2), MixingEndsH = 0.4 * zones, WaterC = 12, Conditions = new SiteConditions(Shelter.Open, Shade.None, false, false), Site = Microclimate.Open, Cover = SlabCover.Shut };
     }
 
     private static void Print(FormattableString text) => Console.WriteLine(text.ToString(CultureInfo.InvariantCulture));

@@ -153,7 +153,7 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
             }
         }
 
-        foreach (var (job, step, look, name) in new[] { ("Drive kerb", "mix", "One batch", "mix-batch"), ("Breakfast terrace", "load", "Where they lie", "load-plan"), ("Breakfast terrace", "day", "When to start", "day-starts"), ("Bike-shed pad", "cure", "Calendar", "cure-calendar") })
+        foreach (var (job, step, look, name) in new[] { ("Drive kerb", "mix", "One batch", "mix-batch"), ("Breakfast terrace", "load", "Where they lie", "load-plan"), ("Breakfast terrace", "day", "When to start", "day-starts"), ("Six stepping stones", "cure", "Calendar", "cure-calendar") })
         {
             browser.Open((await ViewsAsync(job)).Single(v => v.ToString().EndsWith($"/{step}", StringComparison.Ordinal)));
             browser.Find(By.XPath($"//label[normalize-space()='{look}']")).Click();

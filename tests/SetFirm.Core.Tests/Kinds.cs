@@ -1,6 +1,7 @@
 using SetFirm.Core.Finishing;
 using SetFirm.Core.Formwork;
-using SetFirm.Core.Plans.Document;
+using SetFirm.Core.Job;
+using SetFirm.Core.Joints;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
 

@@ -2,8 +2,8 @@ using System.Collections.Immutable;
 using NodaTime;
 using SetFirm.Core.Curing;
 using SetFirm.Core.Finishing;
+using SetFirm.Core.Job;
 using SetFirm.Core.Mixes;
-using SetFirm.Core.Plans.Document;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Setting;
 using SetFirm.Core.Shapes;
@@ -104,8 +104,8 @@ internal static class Samples
     /// <summary>Everything by one bucket, water too.</summary>
     public static ContainersDocument Buckets(string size)
     {
-        var bucket = new ContainerDocument { Kind = SetFirm.Core.Batching.ContainerKind.Bucket, Size = size };
-        return new ContainersDocument { Cement = bucket, Sand = bucket, Stone = bucket, Water = new ContainerDocument { Kind = SetFirm.Core.Batching.ContainerKind.Jug, Size = "1 L" } };
+        var bucket = new ContainerDocument { Kind = SetFirm.Core.Mixes.ContainerKind.Bucket, Size = size };
+        return new ContainersDocument { Cement = bucket, Sand = bucket, Stone = bucket, Water = new ContainerDocument { Kind = SetFirm.Core.Mixes.ContainerKind.Jug, Size = "1 L" } };
     }
 
     public static JobDocument WithSlab(this JobDocument job, Func<SlabDocument, SlabDocument> change) =>

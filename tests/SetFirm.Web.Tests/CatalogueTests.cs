@@ -48,7 +48,7 @@ public sealed class CatalogueTests(Site site) : IClassFixture<Site>
         var document = await site.StartingJobAsync();
         foreach (var (bag, known) in new[] { ("topping-60lb", true), ("mortar-60lb", false), ("countertop-60lb", false), ("rapid-mortar-55lb", false) })
         {
-            document["mix"]!["bag"] = bag;
+            document["mixes"]![0]!["bag"] = bag;
             var answer = await site.Send(HttpMethod.Post, "/api/plan", new JsonObject { ["document"] = document.DeepClone() }.ToJsonString());
             var mix = JsonNode.Parse(await answer.Content.ReadAsStringAsync(token))!["mix"]!;
             (mix["waterCement"] is not null).ShouldBe(known, bag);

@@ -92,11 +92,33 @@ public sealed class JobTests(Site site) : IClassFixture<Site>
     }
 
     [Fact]
+    public async Task The_yard_tells_the_next_pour_and_the_next_wetting_over_all_pours()
+    {
+        var document = await site.StartingJobAsync("Stones over days");
+        var element = document["elements"]![0]!.AsObject();
+        element["kind"] = "piece";
+        element["use"] = "stone";
+        element["chamfer"] = "";
+        element["casting"] = new JsonObject { ["pieces"] = 6, ["moulds"] = 2, ["stripDays"] = 2, ["cleanDays"] = 0 };
+        document["day"]!["date"] = "2027-05-03";
+        document["day"]!["start"] = "08:00";
+        var (id, _) = await site.AddedAsync(document);
+        var line = (await Json(await site.Get("/api/jobs"))).AsArray().Single(j => j!["id"]!.GetValue<string>() == id)!;
+        line["pours"]!.GetValue<int>().ShouldBe(3);
+        line["nextPour"]!.GetValue<int>().ShouldBe(2);
+        line["phase"]!.GetValue<string>().ShouldBe("keepWet");
+        line["start"]!.GetValue<string>().ShouldBe("2027-05-05T06:00:00Z");
+        // The first lies since yesterday: its wetting comes before the second is poured.
+        line["nextWetting"]!.GetValue<DateTime>().ShouldBeLessThan(line["start"]!.GetValue<DateTime>());
+        line["wetUntil"]!.GetValue<DateTime>().ShouldBeGreaterThan(line["start"]!.GetValue<DateTime>());
+    }
+
+    [Fact]
     public async Task An_unsound_job_is_kept_as_it_is_and_the_yard_still_shows_it()
     {
         var (id, document) = await site.AddedAsync("Half typed");
         document["elements"]![0]!["thickness"] = "-4";
-        document["mix"]!["bag"] = "a bag of wonders";
+        document["mixes"]![0]!["bag"] = "a bag of wonders";
         (await site.Send(HttpMethod.Put, $"/api/jobs/{id}", document.ToJsonString(), "\"1\"")).StatusCode.ShouldBe(HttpStatusCode.OK);
         var line = (await Json(await site.Get("/api/jobs"))).AsArray().Single(j => j!["id"]!.GetValue<string>() == id)!;
         line["phase"]!.GetValue<string>().ShouldBe("unfinished");

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Net;
 using System.Text.Json.Nodes;
+using SetFirm.Tests;
 using SetFirm.Tests.Sites;
 
 namespace SetFirm.Web.Tests;
@@ -156,6 +157,7 @@ public sealed class OutlineFileTests(Site site) : IClassFixture<Site>
         var read = await Read(text, null);
         read["points"].ShouldBeNull();
         var finding = read["findings"]!.AsArray().ShouldHaveSingleItem()!;
-        return (finding["code"]!.GetValue<string>(), finding["where"]!.GetValue<string>(), finding["texts"]!["reason"]?.GetValue<string>());
+        Raised.Note(finding["says"]!["code"]!.GetValue<string>());
+        return (finding["says"]!["code"]!.GetValue<string>(), finding["where"]!.GetValue<string>(), finding["says"]!["reason"]?.GetValue<string>());
     }
 }

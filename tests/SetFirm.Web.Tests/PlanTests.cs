@@ -61,7 +61,7 @@ public sealed class PlanTests(Site site) : IClassFixture<Site>
         report["shape"].ShouldBeNull();
         var finding = report["findings"]!.AsArray().Single(f => f!["severity"]!.GetValue<string>() == "error")!;
         finding["where"]!.GetValue<string>().ShouldBe("/elements/0/outline/along");
-        finding["code"]!.GetValue<string>().ShouldBe("quantityUnread");
+        finding["says"]!["code"]!.GetValue<string>().ShouldBe("quantityUnread");
     }
 
     [Theory]
@@ -79,6 +79,32 @@ public sealed class PlanTests(Site site) : IClassFixture<Site>
             .ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "unreadable-field");
         problem["path"]!.GetValue<string>().ShouldStartWith(path);
         problem["detail"]!.GetValue<string>().ShouldNotContain("System.");
+    }
+
+    [Fact]
+    public async Task One_pour_is_told_in_full_and_the_others_in_short_and_the_calendar_has_them_all()
+    {
+        var document = await site.StartingJobAsync();
+        document["elements"]![0]!["kind"] = "piece";
+        document["elements"]![0]!["use"] = "tread";
+        document["elements"]![0]!["chamfer"] = "";
+        document["elements"]![0]!["casting"] = new JsonObject { ["pieces"] = 4, ["moulds"] = 1, ["stripDays"] = 3, ["cleanDays"] = 0 };
+        var asked = new JsonObject { ["document"] = document, ["pour"] = "element-1.casting-3" };
+        using var answer = await site.Send(HttpMethod.Post, "/api/plan", asked.ToJsonString());
+        var plan = JsonNode.Parse(await answer.Content.ReadAsStringAsync(token))!;
+        plan["pours"]!.AsArray().Count.ShouldBe(4);
+        plan["pour"]!.GetValue<string>().ShouldBe("element-1.casting-3");
+        var third = plan["pours"]!.AsArray()[2]!;
+        plan["day"]!["start"]!.GetValue<string>().ShouldBe(third["startsAt"]!.GetValue<string>());
+        using var all = await site.Send(HttpMethod.Post, "/api/calendar", asked.ToJsonString());
+        var calendar = JsonNode.Parse(await all.Content.ReadAsStringAsync(token))!;
+        calendar["pours"]!.AsArray().Select(p => p!["pour"]!.GetValue<string>()).ShouldBe(plan["pours"]!.AsArray().Select(p => p!["id"]!.GetValue<string>()));
+        calendar["pours"]!.AsArray().ShouldAllBe(p => p!["passes"]!.AsArray().Count > 0);
+        using var starts = await site.Send(HttpMethod.Post, "/api/starts", asked.ToJsonString());
+        starts.StatusCode.ShouldBe(HttpStatusCode.OK);
+        asked["pour"] = 7;
+        using var wrong = await site.Send(HttpMethod.Post, "/api/plan", asked.ToJsonString());
+        wrong.StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
     }
 
     [Fact]

@@ -2,6 +2,8 @@ using System.Globalization;
 using System.Net;
 using System.Text;
 using System.Text.Json.Nodes;
+using SetFirm.Core.Weather;
+using SetFirm.Tests;
 using SetFirm.Tests.Sites;
 
 namespace SetFirm.Web.Tests;
@@ -31,11 +33,11 @@ public sealed class WeatherFileTests(Site site) : IClassFixture<Site>
         job["day"]!["date"] = "2027-05-05";
         job["day"]!["start"] = "08:00";
         var plan = await Plan(job);
-        plan["findings"]!.AsArray().ShouldNotContain(f => f!["code"]!.GetValue<string>() == "weatherFileMissing");
+        plan["findings"]!.AsArray().ShouldNotContain(f => f!["says"]!["code"]!.GetValue<string>() == "weatherFileMissing");
         // Eight degrees at night and twenty in the afternoon are those of the file, not of the stand-in.
         plan["day"]!["hours"]!.AsArray().ShouldContain(h => Math.Abs(h!["airC"]!.GetValue<double>() - 20) < 0.01);
         job["site"]!["weatherFile"] = "nothing-here";
-        (await Plan(job))["findings"]!.AsArray().ShouldContain(f => f!["code"]!.GetValue<string>() == "weatherFileMissing");
+        (await Plan(job))["findings"]!.AsArray().ShouldContain(f => f!["says"]!["code"]!.GetValue<string>() == "weatherFileMissing");
     }
 
     [Fact]
@@ -78,7 +80,7 @@ public sealed class WeatherFileTests(Site site) : IClassFixture<Site>
         var read = await Read($"{Header}\n2027-05-05T00:00Z,12,60,10,0,0,0\n2027-05-05T01:00Z,12,60,10,0,0,0\n{third}\n2027-05-05T03:00Z,12,60,10,0,0,0\n");
         read["id"].ShouldBeNull();
         var finding = Told(read, code, 4, column);
-        finding["texts"]!["reason"]!.GetValue<string>().ShouldBe(reason);
+        finding["says"]!["reason"]!.GetValue<string>().ShouldBe(reason);
     }
 
     [Fact]
@@ -92,7 +94,7 @@ public sealed class WeatherFileTests(Site site) : IClassFixture<Site>
         refused["id"].ShouldBeNull();
         var gap = Told(refused, "weatherGap", 3);
         gap["severity"]!.GetValue<string>().ShouldBe("error");
-        gap["facts"]!["hours"]!.GetValue<double>().ShouldBe(9);
+        gap["says"]!["hours"]!.GetValue<double>().ShouldBe(9);
     }
 
     [Theory]
@@ -186,6 +188,10 @@ public sealed class WeatherFileTests(Site site) : IClassFixture<Site>
         (await client.PostAsync("/api/weather-files?name=a&timeZone=Mars&year=2027", body, token)).StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
     }
 
+    [Fact]
+    public async Task More_hours_than_a_year_has_are_too_many() =>
+        Codes(await Read(Table(HourlyWeather.MostHours + 1))).ShouldContain("weatherTooLong");
+
     private async Task<JsonNode> Plan(JsonNode job)
     {
         using var answer = await site.Send(HttpMethod.Post, "/api/plan", new JsonObject { ["document"] = job.DeepClone() }.ToJsonString());
@@ -197,13 +203,15 @@ public sealed class WeatherFileTests(Site site) : IClassFixture<Site>
     {
         using var answer = await site.Send(HttpMethod.Post, $"/api/weather-files?name={name}&timeZone=Europe/Berlin&year={year}", text, type: "text/plain");
         answer.StatusCode.ShouldBe(HttpStatusCode.OK, await answer.Content.ReadAsStringAsync(token));
-        return JsonNode.Parse(await answer.Content.ReadAsStringAsync(token))!;
+        var read = JsonNode.Parse(await answer.Content.ReadAsStringAsync(token))!;
+        Array.ForEach(Codes(read), Raised.Note);
+        return read;
     }
 
-    private static string[] Codes(JsonNode read) => [.. read["findings"]!.AsArray().Select(f => f!["code"]!.GetValue<string>())];
+    private static string[] Codes(JsonNode read) => [.. read["findings"]!.AsArray().Select(f => f!["says"]!["code"]!.GetValue<string>())];
 
     private static JsonNode Told(JsonNode read, string code, int line, string? column = null) => read["findings"]!.AsArray().FirstOrDefault(f =>
-        f!["code"]!.GetValue<string>() == code && f["facts"]!["line"]!.GetValue<double>() == line && (column is null || f["texts"]!["column"]?.GetValue<string>() == column))
+        f!["says"]!["code"]!.GetValue<string>() == code && f["says"]!["line"]!.GetValue<double>() == line && (column is null || f["says"]!["column"]?.GetValue<string>() == column))
         .ShouldNotBeNull($"{code} at line {line} {column} in {read["findings"]!.ToJsonString()}");
 
     private static string Table(int hours)

@@ -58,7 +58,7 @@ public sealed class WeatherTests(Site site) : IClassFixture<Site>
     public async Task A_day_past_the_fortnight_is_said_to_be_past_it(string date, bool beyond)
     {
         var report = await PlanAsync(date);
-        report["findings"]!.AsArray().Any(f => f!["code"]!.GetValue<string>() == "weatherEndsEarly").ShouldBe(beyond);
+        report["findings"]!.AsArray().Any(f => f!["says"]!["code"]!.GetValue<string>() == "weatherEndsEarly").ShouldBe(beyond);
         report["cure"].ShouldNotBeNull();
     }
 

@@ -6,7 +6,7 @@ import { QueryClient, QueryClientProvider, notifyManager } from '@tanstack/react
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider, createBrowserRouter } from 'react-router';
-import { JobPage } from './job/JobPage';
+import { JobPage } from './app/JobPage';
 import { cssVariables, theme } from './theme';
 import { YardPage } from './yard/YardPage';
 

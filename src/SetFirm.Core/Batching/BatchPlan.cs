@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
 
 namespace SetFirm.Core.Batching;

@@ -1,4 +1,5 @@
 using SetFirm.Core.Mixes;
+using SetFirm.Core.Setting;
 
 namespace SetFirm.Core.Curing;
 
@@ -66,6 +67,9 @@ public static class Wetting
 
     /// <summary>Neither sun nor drying reaches the face under it.</summary>
     public static bool ShutsIn(CuringMethod method) => method is CuringMethod.Plastic or CuringMethod.BurlapUnderPlastic or CuringMethod.InForm;
+
+    /// <summary>What it does to the face from final set on.</summary>
+    public static SlabCover Cover(CuringMethod method) => ShutsIn(method) ? SlabCover.Shut : WantsWater(method) ? SlabCover.KeptWet : SlabCover.None;
 
     /// <summary>True where the method dries out in under an hour: cover it instead.</summary>
     public static bool CannotBeKept(double storeKgPerM2, double evaporationKgPerM2H) => evaporationKgPerM2H * ShortestHours > storeKgPerM2;

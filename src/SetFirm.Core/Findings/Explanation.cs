@@ -1,69 +1,11 @@
 namespace SetFirm.Core.Findings;
 
-/// <summary>Which figure an explanation belongs to. The browser holds the formula's words for each.</summary>
-public enum WhyCode
+/// <summary>A formula and the values that went in. A closed family, stated by the rooms beside the figure; the browser holds the formula's words.</summary>
+public abstract partial record Why
 {
-    Area,
-    Perimeter,
-    PathLength,
-    NetVolume,
-    OrderVolume,
-    Fall,
-    Panels,
-    PieceMass,
-    Excavation,
-    Spoil,
-    BaseStone,
-    Boards,
-    Stakes,
-    Bends,
-    SteelBars,
-    MeshSheets,
-    FibreDose,
-    Scrim,
-    MouldSheets,
-    Castings,
-    Bags,
-    BagsMass,
-    BagWater,
-    BagStrength,
-    PartsWater,
-    PartsCement,
-    PartsSand,
-    PartsStone,
-    PartsBallast,
-    Rounding,
-    WarmWater,
-    Cost,
-    Load,
-    PerLitre,
-    TruckCost,
-    Trips,
-    PartsStrength,
-    WaterCement,
-    InitialSet,
-    MixTemperature,
-    Capacity,
-    BatchCount,
-    HoldBack,
-    Cycle,
-    HandsWanted,
-    JointAge,
-    PassWindow,
-    Sheen,
-    FirstSetOnSite,
-    FinalSetOnSite,
-    DoneBy,
-    Evaporation,
-    RainChance,
-    StartChance,
-    WetDays,
-    Rewetting,
-    MeanEvaporation,
-    Strength,
-    Milestone,
-    NextWetting,
-    CoatWindow,
+    private Why()
+    {
+    }
 }
 
 /// <summary>Standards and papers that figures come from.</summary>
@@ -111,25 +53,12 @@ public static class Citations
     };
 }
 
-/// <summary>Why a figure is what it is: the values that went in, what came out, and whose formula it is.</summary>
-/// <param name="Code">Which formula.</param>
+/// <summary>Why a figure is what it is.</summary>
+/// <param name="Says">Which formula, with the values that went in; their names end in the unit.</param>
 /// <param name="Of">What it was worked out for, where a figure occurs several times: an element, a pass, a milestone; else empty.</param>
-/// <param name="Inputs">Values by name; the name ends in the unit.</param>
-/// <param name="Result">The result, in the unit that the code implies.</param>
+/// <param name="Result">The result, in the unit that the formula implies.</param>
 /// <param name="Sources">Where the formula and its constants come from; <see cref="Citations"/> has their words.</param>
-public sealed record Explanation(WhyCode Code, string Of, IReadOnlyDictionary<string, double> Inputs, double Result, IReadOnlyList<Source> Sources)
+public sealed record Explanation(Why Says, string Of, double Result, params IReadOnlyList<Source> Sources)
 {
-    public static Explanation For(
-        WhyCode code, string of, double result, Source source, params ReadOnlySpan<(string Name, double Value)> inputs)
-    {
-        var values = new Dictionary<string, double>(inputs.Length);
-        foreach (var (name, value) in inputs)
-        {
-            values.Add(name, value);
-        }
-
-        return new Explanation(code, of, values, result, [source]);
-    }
-
     public Explanation And(Source source) => this with { Sources = [.. Sources, source] };
 }

@@ -1,3 +1,5 @@
+using System.Text.Json.Serialization;
+
 namespace SetFirm.Core.Findings;
 
 /// <summary>How much a finding matters.</summary>
@@ -16,102 +18,43 @@ public enum Severity
     Error,
 }
 
-/// <summary>A way out that the app can take for the user: <see cref="Edit"/>s to the document.</summary>
-public enum RemedyCode
+/// <summary>What a finding says, with its facts. A closed family: every room states its own beside the rule, words belong to the browser.</summary>
+/// <remarks>Facts carry their unit at the end of their name: Mm, M, L, Kg, C, Min, Mpa, Pct, KgM2H.</remarks>
+public abstract partial record Notice
 {
-    AddHand,
-    AddMixer,
-    Retard,
-    CoolerHour,
-    OtherBag,
-    NoStone,
-    PlasticiseInstead,
-    StirInAir,
-    OneDose,
-    UsualPigment,
-    WithoutAdditive,
-    WithoutChloride,
-    BroomInstead,
-    WarmWater,
-    CoolWater,
-    EnoughInShed,
-    BiggerMixer,
-    LaterDay,
-    EarlierStart,
-    RainCoverReady,
-    ShadeIt,
-    BreakWind,
-    MistIt,
-    BagMiddleWater,
-    LessWater,
-    BlankLastEdge,
-    SpreadGap,
-    SteeperFall,
-    FallOffWall,
-    ProposeJoints,
-    TakeSchool,
-    ThickerSlab,
-    AnyPly,
-    AnyBoard,
-    AdvisedBase,
-    LongerCure,
-    CoverUnderPlastic,
-    PondIt,
-    CoverAtNight,
-}
-
-/// <summary>One change to the document: the JSON pointer and the text, number or yes to stand there. All null clears the field.</summary>
-public sealed record Edit(string Path, string? Text = null, double? Number = null, bool? Yes = null);
-
-/// <summary>A remedy with the edits it makes and the effect it would have, as facts.</summary>
-/// <param name="Code">What it does.</param>
-/// <param name="Edits">To the document.</param>
-/// <param name="Effect">Numbers by name; the name ends in the unit.</param>
-public sealed record Remedy(RemedyCode Code, IReadOnlyList<Edit> Edits, IReadOnlyDictionary<string, double> Effect)
-{
-    private static readonly Dictionary<string, string> NoTexts = [];
-
-    /// <summary>Names of things: a bag.</summary>
-    public IReadOnlyDictionary<string, string> Texts { get; init; } = NoTexts;
-
-    public Remedy Naming(string name, string text) => this with { Texts = new Dictionary<string, string>(Texts) { [name] = text } };
-}
-
-/// <summary>Something the planner noticed: data only, words belong to the browser.</summary>
-/// <param name="Code">What it says.</param>
-/// <param name="Severity">How much it matters.</param>
-/// <param name="Where">JSON pointer into the document (RFC 6901) or into the weather, beginning /weather.</param>
-/// <param name="Facts">Numbers by name; the name ends in the unit.</param>
-/// <param name="Texts">Names of things: a pass, a method, a reason.</param>
-/// <param name="Remedies">Ways out, best first; may be empty.</param>
-public sealed record Finding(
-    FindingCode Code,
-    Severity Severity,
-    string Where,
-    IReadOnlyDictionary<string, double> Facts,
-    IReadOnlyDictionary<string, string> Texts,
-    IReadOnlyList<Remedy> Remedies)
-{
-    private static readonly Dictionary<string, double> NoFacts = [];
-    private static readonly Dictionary<string, string> NoTexts = [];
-
-    public static Finding Of(FindingCode code, Severity severity, string where, params ReadOnlySpan<(string Name, double Value)> facts)
+    private Notice()
     {
-        if (facts.IsEmpty)
-        {
-            return new Finding(code, severity, where, NoFacts, NoTexts, []);
-        }
-
-        var numbers = new Dictionary<string, double>(facts.Length);
-        foreach (var (name, value) in facts)
-        {
-            numbers.Add(name, double.IsFinite(value) ? value : 0);
-        }
-
-        return new Finding(code, severity, where, numbers, NoTexts, []);
     }
+}
 
-    public Finding Naming(string name, string text) => this with { Texts = new Dictionary<string, string>(Texts) { [name] = text } };
+/// <summary>What a remedy does, with the effect it would have. A closed family, stated by the rooms like <see cref="Notice"/>.</summary>
+public abstract partial record Mend
+{
+    private Mend()
+    {
+    }
+}
+
+/// <summary>One change to the document: where, and the text, number or yes to stand there. All null clears the field.</summary>
+public sealed record Edit(Place Path, string? Text = null, double? Number = null, bool? Yes = null);
+
+/// <summary>A way out that the app can take for the user.</summary>
+/// <param name="Does">What it does, and to what effect.</param>
+/// <param name="Edits">To the document.</param>
+public sealed record Remedy(Mend Does, IReadOnlyList<Edit> Edits);
+
+/// <summary>Something the planner noticed.</summary>
+/// <param name="Severity">How much it matters.</param>
+/// <param name="Where">Place in the document.</param>
+/// <param name="Says">What, with its facts.</param>
+/// <param name="Remedies">Ways out, best first; may be empty.</param>
+[method: JsonConstructor]
+public sealed record Finding(Severity Severity, Place Where, Notice Says, IReadOnlyList<Remedy> Remedies)
+{
+    public Finding(Severity severity, Place where, Notice says)
+        : this(severity, where, says, [])
+    {
+    }
 
     /// <summary>With a way out where there is one.</summary>
     public Finding Mending(Remedy? remedy) => remedy is null ? this : WithRemedies(remedy);

@@ -1,33 +1,8 @@
 using System.Collections.Immutable;
+using SetFirm.Core.Events;
 using SetFirm.Core.Mixes;
 
 namespace SetFirm.Core.Finishing;
-
-/// <summary>One pass over the surface, in working order.</summary>
-public enum Pass
-{
-    StrikeOff,
-    BullFloat,
-
-    /// <summary>Slurry that was poured over pebbles is brushed and washed off their tops.</summary>
-    WashSlurry,
-
-    /// <summary>Cut from the form, edge, groove and the first mag float, which levels and does not close.</summary>
-    EdgeAndFloat,
-    SecondFloat,
-
-    /// <summary>Paste is washed off until the stones stand out.</summary>
-    ExposeStone,
-    Broom,
-    FirstTrowel,
-
-    /// <summary>A curb's form is slid up and off, and its face rubbed.</summary>
-    StripAndRub,
-    HardTrowel,
-
-    /// <summary>Contraction joints are sawn.</summary>
-    SawJoints,
-}
 
 /// <summary>A finish is a chain of passes.</summary>
 public enum Finish
@@ -52,6 +27,9 @@ public enum Finish
 
     /// <summary>Left flat, and ground when it is strong enough.</summary>
     GroundLater,
+
+    /// <summary>Struck off and left: a base under a topping, a back.</summary>
+    AsCast,
 }
 
 /// <summary>When a pass may be made, in set progress s = equivalent age over initial set.</summary>
@@ -118,10 +96,14 @@ public static class Finishes
             Finish.Rubbed => [Pass.EdgeAndFloat, Pass.SecondFloat, Pass.StripAndRub],
             Finish.Exposed => [Pass.EdgeAndFloat, Pass.ExposeStone],
             Finish.Pebbles => [Pass.WashSlurry],
+            Finish.AsCast => [],
             _ => throw new System.Diagnostics.UnreachableException(),
         };
-        return [.. Rules.Where(r => r.Pass <= Pass.BullFloat || passes.Contains(r.Pass))];
+        return [.. Rules.Where(r => r.Pass == Pass.StrikeOff || (r.Pass == Pass.BullFloat && finish != Finish.AsCast) || passes.Contains(r.Pass))];
     }
+
+    /// <summary>A steel trowel shuts its skin.</summary>
+    public static bool IsTrowelled(Finish finish) => Chain(finish, rapid: false).Any(r => r.Pass is Pass.FirstTrowel or Pass.HardTrowel);
 
     /// <summary>Sawing, which goes by final set; a rapid mix is not sawn on the day.</summary>
     public static PassRule Sawing(ConcreteMix mix)

@@ -1,5 +1,5 @@
 using System.Collections.Immutable;
-using NodaTime;
+using SetFirm.Core.Events;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Setting;
 
@@ -53,16 +53,16 @@ public sealed class PassClock
         Rules = rules;
         var (initial, final) = (mix.ToInitialSet.TotalHours, mix.ToFinalSet.TotalHours);
         double Dragged(PassRule r) => (r.ClosesDragged > 0 ? r.ClosesDragged : r.Closes) * initial;
-        ages = [.. rules.SelectMany(r => new[] { r.Opens * initial, r.Closes * initial, Dragged(r) }).Append(final).Distinct().Order()];
+        ages = [.. rules.SelectMany(r => new[] { r.Opens * initial, r.Closes * initial, Dragged(r) }).Append(initial).Append(final).Distinct().Order()];
         opens = [.. rules.Select(r => Array.IndexOf(ages, r.Opens * initial))];
         closes = [.. rules.Select(r => Array.IndexOf(ages, r.Closes * initial))];
         closesDragged = [.. rules.Select(r => Array.IndexOf(ages, Dragged(r)))];
-        FinalSet = Array.IndexOf(ages, final);
+        (InitialSet, FinalSet) = (Array.IndexOf(ages, initial), Array.IndexOf(ages, final));
     }
 
     private PassClock(PassClock of, double factor)
     {
-        (Rules, opens, closes, closesDragged, FinalSet) = (of.Rules, of.opens, of.closes, of.closesDragged, of.FinalSet);
+        (Rules, opens, closes, closesDragged, InitialSet, FinalSet) = (of.Rules, of.opens, of.closes, of.closesDragged, of.InitialSet, of.FinalSet);
         ages = [.. of.ages];
         for (var i = 0; i < ages.Length; i++)
         {
@@ -77,6 +77,9 @@ public sealed class PassClock
 
     /// <summary>Equivalent hours, rising: a zone is followed until it has passed them all.</summary>
     public ReadOnlySpan<double> Ages => ages;
+
+    /// <summary>Which of the ages is initial set.</summary>
+    public int InitialSet { get; }
 
     /// <summary>Which of the ages is final set.</summary>
     public int FinalSet { get; }
@@ -105,14 +108,3 @@ public sealed class PassClock
         return new PassSpan(open, Math.Max(open, close));
     }
 }
-
-/// <summary>When a pass opens and closes for a zone. The band holds four cases in five. Opens &lt;= Closes throughout.</summary>
-/// <param name="Pass">Which pass.</param>
-/// <param name="Opens">Best guess.</param>
-/// <param name="Closes">Best guess.</param>
-/// <param name="OpensEarliest">One case in ten opens earlier.</param>
-/// <param name="OpensLatest">One in ten later.</param>
-/// <param name="ClosesEarliest">One in ten closes earlier.</param>
-/// <param name="ClosesLatest">One in ten later.</param>
-public sealed record PassWindow(
-    Pass Pass, Instant Opens, Instant Closes, Instant OpensEarliest, Instant OpensLatest, Instant ClosesEarliest, Instant ClosesLatest);

@@ -94,7 +94,7 @@ public sealed record Mould(ImmutableArray<SheetPart> Parts, int Screws, double S
         var screws = parts.Sum(p => p.Count * (int)Math.Max(2, Math.Ceiling(p.AlongM / ScrewSpacingM) + 1));
         if (bottom)
         {
-            var (left, right, low, high) = Joints.Extents.Of(outline);
+            var (left, right, low, high) = Extents.Of(outline);
             var rim = 2 * (sheetM + MarginM);
             parts.Insert(0, new SheetPart(MouldPart.Bottom, Math.Max(right - left, high - low) + rim, Math.Min(right - left, high - low) + rim, 1));
         }

@@ -37,4 +37,12 @@ public sealed record Dig(Length Depth, Volume Bank, Volume Base, Length BaseDept
         var depth = Length.FromMetres(poured.Metres + baseDepth.Metres);
         return new Dig(depth, (plan * depth) + extra, plan * baseDepth, baseDepth);
     }
+
+    /// <summary>Several together: as deep as the deepest, as much as all.</summary>
+    public static Dig? Together(IReadOnlyCollection<Dig> digs)
+    {
+        ArgumentNullException.ThrowIfNull(digs);
+        Volume Sum(Func<Dig, Volume> of) => digs.Aggregate(default(Volume), (sum, d) => sum + of(d));
+        return digs.Count == 0 ? null : new Dig(digs.Max(d => d.Depth), Sum(d => d.Bank), Sum(d => d.Base), digs.Max(d => d.BaseDepth));
+    }
 }

@@ -19,19 +19,3 @@ public readonly record struct JointLine(bool Across, double AtM, double FromM = 
         return to <= from ? [] : Panels.Clip(outline, Across ? new PlanCut(new(AtM, from), new(AtM, to)) : new PlanCut(new(from, AtM), new(to, AtM)));
     }
 }
-
-/// <summary>How far an outline reaches each way, metres.</summary>
-public static class Extents
-{
-    public static (double Left, double Right, double Low, double High) Of(Outline outline)
-    {
-        ArgumentNullException.ThrowIfNull(outline);
-        var (left, right, low, high) = (double.MaxValue, double.MinValue, double.MaxValue, double.MinValue);
-        foreach (var p in outline.Flat)
-        {
-            (left, right, low, high) = (Math.Min(left, p.X), Math.Max(right, p.X), Math.Min(low, p.Y), Math.Max(high, p.Y));
-        }
-
-        return (left, right, low, high);
-    }
-}

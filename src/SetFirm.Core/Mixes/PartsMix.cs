@@ -11,6 +11,9 @@ namespace SetFirm.Core.Mixes;
 public readonly record struct Parts(double Cement, double Sand, double Stone, double Ballast = 0)
 {
     public bool HasStone => Stone > 0 || Ballast > 0;
+
+    /// <summary>Cement and water only: it is poured.</summary>
+    public bool IsSlurry => Sand <= 0 && !HasStone;
 }
 
 /// <summary>A mix by parts, brought to a cubic metre placed by absolute volume.</summary>
@@ -42,6 +45,9 @@ public static class PartsMix
     private const double SetAtRatio = 0.55;
     private static readonly Duration SetAtThatRatio = Duration.FromHours(5);
     private static readonly Duration FinalAfterInitial = Duration.FromHours(2);
+
+    /// <summary>Water to cement of a slurry that runs between pebbles, by mass. Source: site practice (tune).</summary>
+    public const double SlurryWaterCement = 0.5;
 
     /// <summary>Parts with a known w/c by mass.</summary>
     public static Proportions WithRatio(Parts parts, double stoneMm, double waterCement, double airShare)

@@ -42,6 +42,12 @@ public sealed record StartOdds(double Chance, (double Early, double Median, doub
 /// <param name="jointAge">How old a batch is when the next one meets it.</param>
 public sealed class DayJudge(DayPour pour, HourlyWeather forecast, Duration jointAge)
 {
+    /// <summary>Chance of 0.5 mm or more before final set, 0-1, over which nobody pours without a cover; site practice.</summary>
+    public const double RainNoGo = 0.30;
+
+    /// <summary>And over which it is told.</summary>
+    public const double RainWarn = WeatherDay.DryUpTo;
+
     /// <summary>The cold-joint clock: set progress under which a batch still takes the next one.</summary>
     public const double JointProgress = 0.4;
 
@@ -54,7 +60,9 @@ public sealed class DayJudge(DayPour pour, HourlyWeather forecast, Duration join
     /// <summary>ACI 305R: what it may have at the most, °C.</summary>
     public const double MostMixC = 35;
 
-    /// <summary>Drying over bleeding at which something has to be done, kg/m2/h; site practice.</summary>
+    /// <summary>Drying over bleeding that is told, and at which something has to be done, kg/m2/h; site practice.</summary>
+    public const double DeficitWarn = 0.3;
+
     public const double DeficitAct = 0.6;
 
     /// <summary>Under this much sun it is dark, W/m2.</summary>
@@ -73,16 +81,56 @@ public sealed class DayJudge(DayPour pour, HourlyWeather forecast, Duration join
         ArgumentNullException.ThrowIfNull(member);
         var weather = member.Weather;
         var from = (start - weather.Start).TotalHours;
-        var until = from + Math.Min(outcome.FinalSetH, DayPaths.Sight.TotalHours);
-        var mixC = pour.MixC(pour.Site.Of(weather.SurfaceAt(from)).AirC);
+        var until = from + Math.Min(outcome.FinalSetH, DaySimulation.Sight.TotalHours);
+        var mixC = MixC(weather, start);
         has[(int)DayFault.Rain] = pour.Site.UnderSky && !pour.RainCover && weather.Rains(from, until);
         has[(int)DayFault.Drying] = outcome.PeakDeficitKgM2H > DeficitAct || outcome.PeakEvaporationKgM2H > Evaporation.ActKgPerM2H;
-        has[(int)DayFault.Cold] = outcome.FrozenYoung || double.IsInfinity(outcome.FinalSetH) || (mixC < LeastMixColdC && Coldest(weather, from, until) < ColdAirC);
+        has[(int)DayFault.Cold] = outcome.FrozenYoung || double.IsInfinity(outcome.FinalSetH) || (mixC < LeastMixColdC && ColdestC(weather, from, until) < ColdAirC);
         has[(int)DayFault.Hot] = mixC > MostMixC;
-        has[(int)DayFault.Dark] = IsDark(start + Duration.FromHours(Math.Min(outcome.DoneH, DayPaths.Sight.TotalHours)));
-        has[(int)DayFault.Joint] = jointAge.TotalHours > JointProgress * pour.Mix.ToInitialSet.TotalHours * member.SetFactor / Math.Max(EquivalentAge.QuickRate(mixC), 0.01);
+        has[(int)DayFault.Dark] = IsDark(start + Duration.FromHours(Math.Min(outcome.DoneH, DaySimulation.Sight.TotalHours)));
+        has[(int)DayFault.Joint] = jointAge.TotalHours > JointLimitH(mixC) * member.SetFactor;
         has[(int)DayFault.Hands] = outcome.LateTask >= 0;
         return !has.Contains(true);
+    }
+
+    /// <summary>Air at the pour, °C.</summary>
+    public double AirC(HourlyWeather weather, Instant at)
+    {
+        ArgumentNullException.ThrowIfNull(weather);
+        return pour.Site.Of(weather.SurfaceAt((at - weather.Start).TotalHours)).AirC;
+    }
+
+    /// <summary>What the mix has when it is mixed, °C: materials stand out overnight.</summary>
+    public double MixC(HourlyWeather weather, Instant start) => pour.MixC(AirC(weather, start));
+
+    /// <summary>How old a batch may be when the next meets it, at a mix's temperature.</summary>
+    public Duration JointLimit(double mixC) => Duration.FromHours(JointLimitH(mixC));
+
+    /// <summary>The coldest air at the pour between two moments, °C, hour by hour.</summary>
+    public double ColdestC(Instant from, Instant until) => ColdestC(forecast, (from - forecast.Start).TotalHours, (until - forecast.Start).TotalHours);
+
+    /// <summary>The run of daylight that a moment lies in, or the next one.</summary>
+    public Interval Light(Instant moment)
+    {
+        const double step = 0.25;
+        const double sight = 24;
+        bool Lit(double hour) => forecast.SurfaceAt(hour).SunWm2 >= DarkWm2;
+        var from = (moment - forecast.Start).TotalHours;
+        var dawn = from;
+        for (; !Lit(dawn) && dawn < from + sight; dawn += step)
+        {
+        }
+
+        for (; Lit(dawn - step) && dawn > from - sight; dawn -= step)
+        {
+        }
+
+        var dusk = Math.Max(from, dawn);
+        for (; Lit(dusk) && dusk < from + (2 * sight); dusk += step)
+        {
+        }
+
+        return new Interval(forecast.Start + Duration.FromHours(dawn), forecast.Start + Duration.FromHours(dusk));
     }
 
     /// <summary>Nobody sees what they do; under a roof with walls there are lamps.</summary>
@@ -93,7 +141,7 @@ public sealed class DayJudge(DayPour pour, HourlyWeather forecast, Duration join
     /// <param name="members">At least one.</param>
     /// <param name="paths">To follow them with.</param>
     /// <param name="after">Called when a member was followed.</param>
-    public StartOdds Odds(Instant start, IReadOnlyList<Member> members, DayPaths paths, Action<int>? after = null)
+    public StartOdds Odds(Instant start, IReadOnlyList<Member> members, DaySimulation paths, Action<int>? after = null)
     {
         ArgumentNullException.ThrowIfNull(members);
         ArgumentNullException.ThrowIfNull(paths);
@@ -105,7 +153,7 @@ public sealed class DayJudge(DayPour pour, HourlyWeather forecast, Duration join
         for (var m = 0; m < members.Count; m++)
         {
             var outcome = paths.Run(members[m], start);
-            done[m] = Math.Min(outcome.DoneH, DayPaths.Sight.TotalHours);
+            done[m] = Math.Min(outcome.DoneH, DaySimulation.Sight.TotalHours);
             after?.Invoke(m);
             well += Judge(start, members[m], outcome, has) ? 1 : 0;
             for (var f = 0; f < Kinds; f++)
@@ -135,7 +183,7 @@ public sealed class DayJudge(DayPour pour, HourlyWeather forecast, Duration join
         ArgumentNullException.ThrowIfNull(starts);
         var odds = new StartOdds[starts.Count];
         Parallel.For(
-            0, starts.Count, () => new DayPaths(pour, model), (i, _, paths) =>
+            0, starts.Count, () => new DaySimulation(pour, model), (i, _, paths) =>
             {
                 odds[i] = Odds(starts[i], members, paths);
                 return paths;
@@ -144,7 +192,9 @@ public sealed class DayJudge(DayPour pour, HourlyWeather forecast, Duration join
         return odds;
     }
 
-    private double Coldest(HourlyWeather weather, double from, double until)
+    private double JointLimitH(double mixC) => JointProgress * pour.Mix.ToInitialSet.TotalHours / Math.Max(EquivalentAge.QuickRate(mixC), 0.01);
+
+    private double ColdestC(HourlyWeather weather, double from, double until)
     {
         var coldest = double.PositiveInfinity;
         for (var h = from; h < until; h++)

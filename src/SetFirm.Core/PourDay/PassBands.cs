@@ -1,5 +1,6 @@
 using NodaTime;
 using SetFirm.Core.Finishing;
+using SetFirm.Core.Setting;
 
 namespace SetFirm.Core.PourDay;
 
@@ -12,7 +13,7 @@ public sealed class PassBands
 {
     private const double Tenth = 0.1;
 
-    private readonly DayPaths paths;
+    private readonly DaySimulation paths;
     private readonly PassSpan[] plain;
     private readonly double[][] opens;
     private readonly double[][] closes;
@@ -22,7 +23,7 @@ public sealed class PassBands
     /// <param name="asForeseen">The member that nothing is off in.</param>
     /// <param name="start">First water.</param>
     /// <param name="members">How many will be taken.</param>
-    public PassBands(DayPaths paths, Member asForeseen, Instant start, int members)
+    public PassBands(DaySimulation paths, Member asForeseen, Instant start, int members)
     {
         ArgumentNullException.ThrowIfNull(paths);
         this.paths = paths;
@@ -66,5 +67,5 @@ public sealed class PassBands
             Math.Max(opensLate, Math.Max(best.ClosesH, About(best.ClosesH, closes[i], 1 - Tenth, plain[i].ClosesH))));
     }
 
-    private static double Seen(double hours) => Math.Min(hours, DayPaths.Sight.TotalHours);
+    private static double Seen(double hours) => Math.Min(hours, DaySimulation.Sight.TotalHours);
 }

@@ -16,6 +16,17 @@ public sealed record PourSchedule(ImmutableArray<BatchTime> Batches, Duration St
 {
     public Instant MixingEnds => Batches[^1].Placed;
 
+    /// <param name="load">The batches, and who makes them.</param>
+    /// <param name="start">Water into the first batch.</param>
+    public static PourSchedule Of(LoadPlan load, Instant start)
+    {
+        ArgumentNullException.ThrowIfNull(load);
+        return Of(load.Batches, load.Place.Mixer, load.Crew, load.Place.Barrow.Metres, start);
+    }
+
+    /// <summary>From the first water until the last batch lies.</summary>
+    public Duration Mixing => MixingEnds - Batches[0].WaterAdded;
+
     /// <param name="plan">The loads.</param>
     /// <param name="mixer">Gives the cycle.</param>
     /// <param name="crew">Overlaps them.</param>

@@ -59,6 +59,18 @@ public sealed record CastShape(
     /// <summary>What hangs down along edges.</summary>
     public ImmutableArray<EdgeDrop> Drops { get; init; } = [];
 
+    /// <summary>Hardened concrete, kg/m3. Source: site practice.</summary>
+    public const double HardKgPerM3 = 2_350;
+
+    /// <summary>One piece, hardened.</summary>
+    public Mass PieceMass => Mass.FromKilograms(Net.CubicMetres * HardKgPerM3 / Count);
+
+    /// <summary>Poured one after the other, the first below; none where it is poured in one.</summary>
+    public ImmutableArray<CastCourse> Courses { get; init; } = [];
+
+    /// <summary>Stones set in it, as they lie without the gaps between them.</summary>
+    public Volume Pebbles { get; init; }
+
     /// <summary>Of the job's mix.</summary>
     public Volume Net => Volume.FromCubicMetres(Parts.Where(p => p.InMix).Sum(p => p.Volume.CubicMetres));
 

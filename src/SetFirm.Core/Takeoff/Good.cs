@@ -28,6 +28,9 @@ public enum GoodKind
     Pigment,
     BaseStone,
 
+    /// <summary>Set in a bed.</summary>
+    Pebbles,
+
     /// <summary>Of: id of the board. Length: as sold.</summary>
     Board,
     Stake,

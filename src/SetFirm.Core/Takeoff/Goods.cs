@@ -43,6 +43,8 @@ public static class Goods
 
     public static Good BaseStone { get; } = Of(GoodKind.BaseStone, GoodGroup.Ground, GoodUnit.Kg, 1, "", 0, new Pack(850, 48), new Pack(25, 3));
 
+    public static Good Pebbles { get; } = Of(GoodKind.Pebbles, GoodGroup.Surface, GoodUnit.Kg, 1, "", 0, new Pack(20, 9));
+
     public static Good Board(LumberSize board, double stockM)
     {
         ArgumentNullException.ThrowIfNull(board);

@@ -2,11 +2,12 @@ using System.Text.Json;
 using NodaTime;
 using NodaTime.Text;
 using SetFirm.Core.Curing;
+using SetFirm.Core.Events;
 using SetFirm.Core.Finishing;
 using SetFirm.Core.Ground;
+using SetFirm.Core.Job;
 using SetFirm.Core.Mixes;
-using SetFirm.Core.Plans;
-using SetFirm.Core.Plans.Document;
+using SetFirm.Core.Planning;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
@@ -47,10 +48,11 @@ internal static class DemoYard
                 CreatedAt = now - age,
                 UpdatedAt = now - age,
             });
-            db.Log.AddRange(Told(job, now, weather(job)).Select(line => new LogRow
+            db.Log.AddRange(Told(job, now, weather(job)).OrderBy(line => line.At).Select((line, i) => new LogRow
             {
-                Id = line.Id,
                 JobId = id,
+                Seq = i + 1,
+                Id = line.Id,
                 At = line.At,
                 ReceivedAt = line.At,
                 Entry = JsonSerializer.Serialize(line, json),
@@ -62,23 +64,21 @@ internal static class DemoYard
     }
 
     // What Ines and Odd told of a job that lies: each wetting a little before it was due, and the day the boards came off.
-    private static IEnumerable<LogEntry> Told(JobDocument job, Instant now, HourlyWeather weather)
+    private static IEnumerable<JobEvent> Told(JobDocument job, Instant now, HourlyWeather weather)
     {
-        var cure = Planner.Plan(job, weather).Cure;
         var early = Duration.FromMinutes(12);
-        if (cure is null)
+        foreach (var pour in Planner.Pours(Planner.Plan(job, weather), weather).Where(p => p.Cure is not null))
         {
-            yield break;
-        }
+            var (id, cure) = (pour.Load.Sketch.Id, pour.Cure!);
+            foreach (var wetting in cure.Wettings.Where(w => w.At < now))
+            {
+                yield return new JobEvent.Wetted { Id = Guid.CreateVersion7(), At = wetting.At - early, Pour = id };
+            }
 
-        foreach (var wetting in cure.Wettings.Where(w => w.At < now))
-        {
-            yield return new LogEntry { Id = Guid.CreateVersion7(), At = wetting.At - early, Kind = LogKind.Wetted };
-        }
-
-        if (cure.Milestones.FirstOrDefault(m => m.Milestone == Milestone.StripEdges)?.At + Duration.FromHours(6) is { } off && off < now)
-        {
-            yield return new LogEntry { Id = Guid.CreateVersion7(), At = off, Kind = LogKind.FormsOff };
+            if (cure.Milestones.FirstOrDefault(m => m.Milestone == Milestone.StripEdges)?.At + Duration.FromHours(6) is { } off && off < now)
+            {
+                yield return new JobEvent.BoardsOff { Id = Guid.CreateVersion7(), At = off, Pour = id };
+            }
         }
     }
 
@@ -101,6 +101,7 @@ internal static class DemoYard
         [
             new SlabDocument
             {
+                Id = "element-1",
                 Name = "Terrace",
                 Outline = Walked(("4.80 m", 90), ("3.40 m", 90), ("2.00 m", 90), ("1.20 m", -90), ("", 90), ("", 90)),
                 Edges = Edges(Meets.Form, Meets.Form, Meets.Form, Meets.Wall, Meets.Wall, Meets.Form),
@@ -130,6 +131,7 @@ internal static class DemoYard
             [
                 new BorderDocument
                 {
+                    Id = "element-1",
                     Name = "Border",
                     Path = [new StraightDocument { Length = "2.40 m" }, new ArcDocument { Radius = "1.50 m", Sweep = 90 }],
                     Width = "110 mm",
@@ -147,6 +149,7 @@ internal static class DemoYard
         [
             new SlabDocument
             {
+                Id = "element-1",
                 Name = "Pad",
                 Outline = new PresetOutlineDocument { Shape = PresetShape.Rectangle, Along = "8' 6\"", Across = "5' 3 1/2\"" },
                 Edges = Edges(Meets.Form, Meets.Form, Meets.OldSlab, Meets.Form),
@@ -167,6 +170,7 @@ internal static class DemoYard
         [
             new CounterDocument
             {
+                Id = "element-1",
                 Name = "Bench top",
                 Casting = CounterCasting.InPlace,
                 Outline = new PresetOutlineDocument { Shape = PresetShape.Rectangle, Along = "1.60 m", Across = "620 mm" },
@@ -184,7 +188,7 @@ internal static class DemoYard
                 Finish = Finish.Steel,
             },
         ],
-        Mix = new BaggedMixDocument { Exposure = Exposure.NoFreezing, Containers = StartingJob.Containers(UnitSystem.Metric), Additives = new AdditivesDocument(), Bag = "countertop-60lb", WaterPerBag = "" },
+        Mix = new BaggedMixDocument { Id = "mix-1", Exposure = Exposure.NoFreezing, Containers = StartingJob.Containers(UnitSystem.Metric), Additives = new AdditivesDocument(), Bag = "countertop-60lb", WaterPerBag = "" },
         Mixing = new MixingDocument { Mixer = new TubDocument { Size = "40 L" }, Hands = 2, BarrowRun = "8 m", WaterC = 14 },
         Site = SiteDocument.AsForecast with { Shelter = Shelter.Roof },
         Cure = CureDocument.By(CuringMethod.Plastic) with { Coats = [Coat("counterSealer", "Two-part counter sealer")] },
@@ -197,6 +201,7 @@ internal static class DemoYard
         [
             new CurbDocument
             {
+                Id = "element-1",
                 Name = "Kerb",
                 Path = [new StraightDocument { Length = "5.00 m" }],
                 Height = "140 mm",
@@ -213,6 +218,7 @@ internal static class DemoYard
         ],
         Mix = new PartsMixDocument
         {
+            Id = "mix-1",
             Exposure = Exposure.NoFreezing,
             Containers = StartingJob.Containers(UnitSystem.Metric),
             Additives = new AdditivesDocument(),
@@ -233,6 +239,7 @@ internal static class DemoYard
         [
             new PieceDocument
             {
+                Id = "element-1",
                 Name = "Stone",
                 Use = PieceUse.Stone,
                 Outline = new PresetOutlineDocument { Shape = PresetShape.Kidney, Along = "560 mm", Across = "300 mm" },
@@ -255,6 +262,7 @@ internal static class DemoYard
         [
             new OverlayDocument
             {
+                Id = "element-1",
                 Name = "Skim",
                 Outline = new PresetOutlineDocument { Shape = PresetShape.Rectangle, Along = "2.70 m", Across = "1.60 m" },
                 Edges = Edges(Meets.Wall, Meets.Wall, Meets.Form, Meets.Wall),
@@ -264,7 +272,7 @@ internal static class DemoYard
                 Finish = Finish.Steel,
             },
         ],
-        Mix = new BaggedMixDocument { Exposure = Exposure.NoFreezing, Containers = StartingJob.Containers(UnitSystem.Metric), Additives = new AdditivesDocument(), Bag = "topping-60lb", WaterPerBag = "" },
+        Mix = new BaggedMixDocument { Id = "mix-1", Exposure = Exposure.NoFreezing, Containers = StartingJob.Containers(UnitSystem.Metric), Additives = new AdditivesDocument(), Bag = "topping-60lb", WaterPerBag = "" },
         Site = SiteDocument.AsForecast with { Shelter = Shelter.Roof },
         Mixing = new MixingDocument { Mixer = new TubDocument { Size = "40 L" }, Hands = 2, BarrowRun = "10 m", WaterC = 14 },
     };

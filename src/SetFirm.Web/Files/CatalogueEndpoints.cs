@@ -1,6 +1,6 @@
 using SetFirm.Core.Formwork;
+using SetFirm.Core.Job;
 using SetFirm.Core.Mixes;
-using SetFirm.Core.Plans.Document;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Steel;
 

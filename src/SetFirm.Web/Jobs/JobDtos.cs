@@ -1,9 +1,9 @@
 using NodaTime;
-using SetFirm.Core.Plans;
-using SetFirm.Core.Plans.Document;
-using SetFirm.Core.Plans.Report;
+using SetFirm.Core.Job;
+using SetFirm.Core.Planning;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
+using SetFirm.Core.Telling;
 
 namespace SetFirm.Web.Jobs;
 
@@ -17,12 +17,14 @@ public sealed record JobDto(Guid Id, int Version, Instant CreatedAt, Instant Upd
 /// <param name="Units">The system it is shown in.</param>
 /// <param name="TimeZone">Of the site.</param>
 /// <param name="UpdatedAt">Last change.</param>
-/// <param name="Phase">By its plan, now.</param>
+/// <param name="Phase">By its plan, now: what presses most among its pours.</param>
+/// <param name="Pours">How many pours it has.</param>
+/// <param name="NextPour">Number, from 1, of the pour that is under way or comes next; null when all are done.</param>
 /// <param name="OrderL">Concrete to mix; null while its shape is unsound.</param>
 /// <param name="Bags">Whole bags, where it is bagged.</param>
-/// <param name="Start">First water.</param>
-/// <param name="DoneBy">Last pass closes.</param>
-/// <param name="WetUntil">Keep it wet until.</param>
+/// <param name="Start">First water of the next pour, or of the last that was.</param>
+/// <param name="DoneBy">Its last pass closes.</param>
+/// <param name="WetUntil">Keep it wet until; the latest of what is poured, or of the next pour.</param>
 /// <param name="RewetHours">Between wettings.</param>
 /// <param name="NextWetting">When it is to be wetted next.</param>
 /// <param name="WalkFrom">Strong enough to walk on; null once it is, or while not known.</param>
@@ -36,6 +38,8 @@ public sealed record JobLineDto(
     string TimeZone,
     Instant UpdatedAt,
     JobPhase Phase,
+    int Pours,
+    int? NextPour,
     double? OrderL,
     int? Bags,
     Instant? Start,

@@ -4,11 +4,13 @@ using Microsoft.AspNetCore.Http.Json;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
 using NodaTime;
+using SetFirm.Core.Curing;
+using SetFirm.Core.Events;
 using SetFirm.Core.Findings;
-using SetFirm.Core.Plans;
-using SetFirm.Core.Plans.Document;
-using SetFirm.Core.Plans.Report;
+using SetFirm.Core.Job;
+using SetFirm.Core.Planning;
 using SetFirm.Core.Quantities;
+using SetFirm.Core.Telling;
 using SetFirm.Web.Storage;
 using SetFirm.Web.Weather;
 using SetFirm.Web.Wire;
@@ -22,9 +24,6 @@ internal static class JobEndpoints
 
     /// <summary>Among so many a job of the same system is looked for, to go on from its prices and its kit.</summary>
     private const int RecentJobs = 12;
-
-    /// <summary>A wetting that was due a while ago is still the next one.</summary>
-    private static readonly Duration Overdue = Duration.FromHours(6);
 
     public static void MapJobs(this IEndpointRouteBuilder api)
     {
@@ -199,16 +198,23 @@ internal static class JobEndpoints
         }
     }
 
-    private static JobLineDto Line(JobRow row, JobWeather weather, IReadOnlyList<LogEntry> log, Instant now)
+    private static JobLineDto Line(JobRow row, JobWeather weather, IReadOnlyList<JobEvent> log, Instant now)
     {
         if (Kept(row) is not JobRead.Ok { Document: var job })
         {
             // It stays in the yard, so that it is not lost from sight; opening it says what is wrong.
             return new JobLineDto(
-                row.Id, row.Version, row.Name, UnitSystem.Metric, DateTimeZone.Utc.Id, row.UpdatedAt, JobPhase.Unfinished, null, null, null, null, null, null, null, null, Decisions: 1, null);
+                row.Id, row.Version, row.Name, UnitSystem.Metric, DateTimeZone.Utc.Id, row.UpdatedAt, JobPhase.Unfinished, 0, null, null, null, null, null, null, null, null, null, Decisions: 1, null);
         }
 
-        var report = Planner.Plan(job, weather.For(job), log, now);
+        var hours = weather.For(job);
+        var plan = Planner.Plan(job, hours, log, now);
+        var pours = Planner.Pours(plan, hours, log, now);
+        var report = Teller.Tell(plan);
+        PourPlan[] known = [.. pours.Where(p => p is { Day: not null, Cure: not null })];
+        var next = known.FirstOrDefault(p => p.Day!.DoneBy > now);
+        var shown = next ?? known.LastOrDefault();
+        PourPlan[] lying = [.. known.Where(p => p.Day!.Start <= now)];
         return new JobLineDto(
             row.Id,
             row.Version,
@@ -216,15 +222,17 @@ internal static class JobEndpoints
             job.Units,
             job.TimeZone,
             row.UpdatedAt,
-            JobPhases.At(report, now),
+            JobPhases.At(pours, now),
+            pours.Length,
+            next?.Load.Number,
             report.Shape?.OrderL,
             report.Mix?.Bagged?.Count,
-            report.Day?.Start,
-            report.Day?.DoneBy,
-            report.Cure?.WetUntil,
-            report.Cure?.RewetHours,
-            report.Cure?.Wettings.FirstOrDefault(w => w.At > now - Overdue)?.At,
-            report.Cure?.Milestones.FirstOrDefault(m => m.Milestone == Core.Curing.Milestone.Walk && m.At > now)?.At,
+            shown?.Day!.Start,
+            shown?.Day!.DoneBy,
+            (lying.Length > 0 ? lying : [.. known.Take(1)]).Max(p => (Instant?)p.Cure!.WetUntil),
+            shown?.Cure!.RewetHours,
+            known.Min(p => p.Cure!.NextWetting(now)),
+            known.SelectMany(p => p.Cure!.Milestones).Where(m => m.Milestone == Milestone.Walk && m.At > now).Min(m => m.At),
             report.Findings.Count(f => f.Severity >= Severity.Warning),
             report.Shape?.Elements[0] is { } first ? new SketchDto(first.Corners, first.Edges) : null);
     }

@@ -3,36 +3,43 @@ using Microsoft.AspNetCore.Http.Json;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
 using NodaTime;
-using SetFirm.Core.Plans.Document;
+using SetFirm.Core.Events;
+using SetFirm.Core.Job;
 using SetFirm.Web.Storage;
 using SetFirm.Web.Wire;
 
 namespace SetFirm.Web.Jobs;
 
-/// <summary>The diary of a job: lines are added and read, never changed.</summary>
+/// <summary>A line of a job's log, as it is kept.</summary>
+/// <param name="Seq">Its place in the log of the job, from 1; who has read up to it asks for what comes after.</param>
+/// <param name="ReceivedAt">When it came, by the clock of the service.</param>
+/// <param name="Event">What was told.</param>
+public sealed record LogLine(long Seq, Instant ReceivedAt, JobEvent Event);
+
+/// <summary>The log of a job: lines are added and read, never changed.</summary>
 internal static class LogEndpoints
 {
     public const int MostAtOnce = 200;
-    private const int LongestNote = 2_000;
 
     public static void MapLog(this IEndpointRouteBuilder api)
     {
         var log = api.MapGroup("/jobs/{id:guid}/log");
-        log.MapGet("", ListAsync).WithName("ListLog").Produces<LogEntry[]>().ProducesProblem(404);
-        log.MapPost("", AddAsync).WithName("AddLog").Accepts<LogEntry[]>("application/json").Produces<LogEntry[]>()
+        log.MapGet("", ListAsync).WithName("ListLog").Produces<LogLine[]>().ProducesProblem(404);
+        log.MapPost("", AddAsync).WithName("AddLog").Accepts<JobEvent[]>("application/json").Produces<LogLine[]>()
             .ProducesProblem(400).ProducesProblem(404).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
     }
 
-    /// <summary>All lines of jobs, oldest first.</summary>
-    public static async Task<ILookup<Guid, LogEntry>> ReadAsync(SetFirmDb db, IReadOnlyList<Guid> jobs, JsonSerializerOptions options, CancellationToken cancellation)
+    /// <summary>All that was told of jobs, in the order in which it came.</summary>
+    public static async Task<ILookup<Guid, JobEvent>> ReadAsync(SetFirmDb db, IReadOnlyList<Guid> jobs, JsonSerializerOptions options, CancellationToken cancellation)
     {
-        var rows = await db.Log.AsNoTracking().Where(l => jobs.Contains(l.JobId)).OrderBy(l => l.At).ToListAsync(cancellation);
-        return rows.ToLookup(l => l.JobId, l => JsonSerializer.Deserialize<LogEntry>(l.Entry, options)!);
+        var rows = await db.Log.AsNoTracking().Where(l => jobs.Contains(l.JobId)).OrderBy(l => l.Seq).ToListAsync(cancellation);
+        return rows.ToLookup(l => l.JobId, l => EventOf(l, options));
     }
 
-    private static async Task<IResult> ListAsync(Guid id, SetFirmDb db, IOptions<JsonOptions> json, CancellationToken cancellation) =>
+    // A query is bound by the letter: what is no number asks for everything.
+    private static async Task<IResult> ListAsync(Guid id, string? after, SetFirmDb db, IOptions<JsonOptions> json, CancellationToken cancellation) =>
         await db.Jobs.AnyAsync(j => j.Id == id && j.RemovedAt == null, cancellation)
-            ? TypedResults.Ok((await ReadAsync(db, [id], json.Value.SerializerOptions, cancellation))[id].ToArray())
+            ? TypedResults.Ok(await LinesAsync(db, id, long.TryParse(after, out var seq) ? seq : 0, json.Value.SerializerOptions, cancellation))
             : Problems.NoSuchJob();
 
     // What is told twice, because the first answer was lost, is one line. It is written before it is answered.
@@ -44,19 +51,22 @@ internal static class LogEndpoints
             return unreadable;
         }
 
-        LogEntry?[]? entries;
-        try
+        if (body.Json.ValueKind != JsonValueKind.Array || body.Json.GetArrayLength() > MostAtOnce)
         {
-            entries = body.Json.Deserialize<LogEntry[]>(json.Value.SerializerOptions);
-        }
-        catch (JsonException e)
-        {
-            return Problems.Of(new JobRead.Unreadable(e.Path ?? "$", "the value is missing or of another kind"));
+            return Problems.Of(new JobRead.Unreadable("$", $"a list of at most {MostAtOnce} events is wanted"));
         }
 
-        if (entries is null || entries.Length > MostAtOnce || entries.Any(e => e is null || e.Note.Length > LongestNote || !Enum.IsDefined(e.Kind)))
+        var options = json.Value.SerializerOptions;
+        var told = new List<JobEvent>();
+        foreach (var (line, index) in body.Json.EnumerateArray().Select((l, i) => (l, i)))
         {
-            return Problems.Of(new JobRead.Unreadable("$", $"a list of at most {MostAtOnce} entries is wanted, with notes of at most {LongestNote} letters"));
+            var (said, wrong) = Read(line, $"$[{index}]", options);
+            if (said is null)
+            {
+                return Problems.Of(wrong!);
+            }
+
+            told.Add(said);
         }
 
         if (!await db.Jobs.AnyAsync(j => j.Id == id && j.RemovedAt == null, cancellation))
@@ -64,19 +74,70 @@ internal static class LogEndpoints
             return Problems.NoSuchJob();
         }
 
-        var told = entries.OfType<LogEntry>().DistinctBy(e => e.Id).ToArray();
-        var ids = told.Select(e => e.Id).ToArray();
-        var known = await db.Log.Where(l => ids.Contains(l.Id)).Select(l => l.Id).ToListAsync(cancellation);
-        var now = clock.GetCurrentInstant();
-        db.Log.AddRange(told.Where(e => !known.Contains(e.Id)).Select(e => new LogRow
+        // It begins by writing, so that of two who tell at once one waits for the other: their numbers never meet.
+        await using (var transaction = await db.Database.BeginTransactionAsync(cancellation))
         {
-            Id = e.Id,
-            JobId = id,
-            At = e.At,
-            ReceivedAt = now,
-            Entry = JsonSerializer.Serialize(e, json.Value.SerializerOptions),
-        }));
-        await db.SaveChangesAsync(cancellation);
-        return TypedResults.Ok((await ReadAsync(db, [id], json.Value.SerializerOptions, cancellation))[id].ToArray());
+            foreach (var said in told)
+            {
+                await db.AppendAsync(id, said.Id, said.At, clock.GetCurrentInstant(), JsonSerializer.Serialize(said, options), cancellation);
+            }
+
+            await transaction.CommitAsync(cancellation);
+        }
+
+        return TypedResults.Ok(await LinesAsync(db, id, 0, options, cancellation));
+    }
+
+    private static async Task<LogLine[]> LinesAsync(SetFirmDb db, Guid job, long after, JsonSerializerOptions options, CancellationToken cancellation)
+    {
+        var rows = await db.Log.AsNoTracking().Where(l => l.JobId == job && l.Seq > after).OrderBy(l => l.Seq).ToListAsync(cancellation);
+        return [.. rows.Select(l => new LogLine(l.Seq, l.ReceivedAt, EventOf(l, options)))];
+    }
+
+    private static JobEvent EventOf(LogRow row, JsonSerializerOptions options) => JsonSerializer.Deserialize<JobEvent>(row.Entry, options)!;
+
+    private static (JobEvent? Event, JobRead.Unreadable? Wrong) Read(JsonElement line, string path, JsonSerializerOptions options)
+    {
+        if (line.ValueKind != JsonValueKind.Object)
+        {
+            return (null, new JobRead.Unreadable(path, "an event is wanted"));
+        }
+
+        if (Lacks(line, options) is { } name)
+        {
+            return (null, new JobRead.Unreadable($"{path}.{name}", "it is wanted"));
+        }
+
+        try
+        {
+            var said = line.Deserialize<JobEvent>(options)!;
+            return EventLimits.WrongIn(said) is { } wrong
+                ? (null, new JobRead.Unreadable($"{path}.{JsonNamingPolicy.CamelCase.ConvertName(wrong)}", "the value is not possible"))
+                : (said, null);
+        }
+        catch (JsonException e)
+        {
+            return (null, new JobRead.Unreadable(path + e.Path?[1..], "the value is missing or of another kind"));
+        }
+        catch (NotSupportedException)
+        {
+            return (null, new JobRead.Unreadable($"{path}.kind", "its kind is wanted"));
+        }
+        catch (InvalidOperationException)
+        {
+            return (null, new JobRead.Unreadable(path, "a text in it is not whole Unicode"));
+        }
+    }
+
+    // The name of what an event of this kind cannot do without, and has not.
+    private static string? Lacks(JsonElement line, JsonSerializerOptions options)
+    {
+        if (!line.TryGetProperty("kind", out var kind) || kind.ValueKind != JsonValueKind.String)
+        {
+            return "kind";
+        }
+
+        var known = options.GetTypeInfo(typeof(JobEvent)).PolymorphismOptions!.DerivedTypes.Where(t => kind.ValueEquals((string)t.TypeDiscriminator!)).ToArray();
+        return known is [var of] ? options.GetTypeInfo(of.DerivedType).Properties.FirstOrDefault(p => p.IsRequired && !line.TryGetProperty(p.Name, out _))?.Name : "kind";
     }
 }

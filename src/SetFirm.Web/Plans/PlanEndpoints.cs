@@ -4,9 +4,10 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.Extensions.Options;
 using NodaTime;
-using SetFirm.Core.Plans;
-using SetFirm.Core.Plans.Document;
-using SetFirm.Core.Plans.Report;
+using SetFirm.Core.Events;
+using SetFirm.Core.Job;
+using SetFirm.Core.Planning;
+using SetFirm.Core.Telling;
 using SetFirm.Core.Weather;
 using SetFirm.Web.Weather;
 using SetFirm.Web.Wire;
@@ -22,7 +23,10 @@ public sealed record PlanRequest
     public WeatherDto? Weather { get; init; }
 
     /// <summary>What was told of so far; left out, nothing.</summary>
-    public IReadOnlyList<LogEntry>? Log { get; init; }
+    public IReadOnlyList<JobEvent>? Log { get; init; }
+
+    /// <summary>Id of the pour that is wanted in full; left out, or unknown, the first.</summary>
+    public string? Pour { get; init; }
 
     /// <summary>Now, for what was missed; left out, nothing is under way.</summary>
     public Instant? AsOf { get; init; }
@@ -44,18 +48,20 @@ internal static class PlanEndpoints
 
     public static void MapPlans(this IEndpointRouteBuilder api)
     {
-        Map(api, "/plan", "Plan", (weather, job) => weather.For(job), (job, weather, said) => Planner.Plan(job, weather, said.Log, said.AsOf));
-        Map(api, "/starts", "RankStarts", (weather, job) => weather.Ahead(job), (job, weather, _) => Planner.Starts(job, weather));
+        Map(api, "/plan", "Plan", (weather, job) => weather.For(job), (job, weather, said) => Teller.Tell(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour)));
+        Map(api, "/calendar", "Calendar", (weather, job) => weather.For(job), (job, weather, said) =>
+            Teller.Tell(Planner.Pours(Planner.Plan(job, weather, said.Log, said.AsOf), weather, said.Log, said.AsOf)));
+        Map(api, "/starts", "RankStarts", (weather, job) => weather.Ahead(job), (job, weather, said) => Teller.Tell(Planner.Starts(job, weather, said.Pour)));
     }
 
     private static void Map<TReport>(
-        IEndpointRouteBuilder api, string path, string name, Func<JobWeather, JobDocument, HourlyWeather> usual, Func<JobDocument, HourlyWeather, Told, TReport> answer) => api
+        IEndpointRouteBuilder api, string path, string name, Func<JobWeather, JobDocument, HourlyWeather> usual, Func<JobDocument, HourlyWeather, Besides, TReport> answer) => api
         .MapPost(path, (HttpRequest request, JobWeather weather, IOptions<JsonOptions> json, CancellationToken cancellation) => AnswerAsync(request, job => usual(weather, job), json, answer, cancellation))
         .WithName(name).Accepts<PlanRequest>("application/json").Produces<TReport>()
         .ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
 
     private static async Task<IResult> AnswerAsync<TReport>(
-        HttpRequest request, Func<JobDocument, HourlyWeather> usual, IOptions<JsonOptions> json, Func<JobDocument, HourlyWeather, Told, TReport> answer, CancellationToken cancellation)
+        HttpRequest request, Func<JobDocument, HourlyWeather> usual, IOptions<JsonOptions> json, Func<JobDocument, HourlyWeather, Besides, TReport> answer, CancellationToken cancellation)
     {
         var body = await Bodies.ReadAsync(request, cancellation);
         if (body.Problem is { } unreadable)
@@ -89,7 +95,7 @@ internal static class PlanEndpoints
         return hours is null ? problem! : Answer(answer(job, hours, said), json.Value.SerializerOptions);
     }
 
-    private static (Told Said, IResult? Problem) Said(JsonElement body, JsonSerializerOptions options)
+    private static (Besides Said, IResult? Problem) Said(JsonElement body, JsonSerializerOptions options)
     {
         (T? Value, IResult? Problem) Part<T>(string name)
         {
@@ -108,14 +114,15 @@ internal static class PlanEndpoints
             }
         }
 
-        var (log, asOf) = (Part<LogEntry[]>("log"), Part<Instant?>("asOf"));
+        var (log, asOf) = (Part<JobEvent[]>("log"), Part<Instant?>("asOf"));
+        var pour = Part<string>("pour");
         return log.Value is { } entries && (entries.Length > MostLog || entries.Contains(null))
             ? (default, Problems.Of(new JobRead.Unreadable("$.log", $"at most {MostLog} entries are wanted, none of them null")))
-            : (new Told(log.Value ?? [], asOf.Value), log.Problem ?? asOf.Problem);
+            : (new Besides(log.Value ?? [], asOf.Value, pour.Value), log.Problem ?? asOf.Problem ?? pour.Problem);
     }
 
-    /// <summary>What was told of a job besides its document.</summary>
-    private readonly record struct Told(IReadOnlyList<LogEntry> Log, Instant? AsOf);
+    /// <summary>What was said of a job besides its document.</summary>
+    private readonly record struct Besides(IReadOnlyList<JobEvent> Log, Instant? AsOf, string? Pour);
 
     // Written whole, so that it leaves in one send: this is answered with every key pressed.
     private static FileContentHttpResult Answer<TReport>(TReport report, JsonSerializerOptions options) =>

@@ -2,8 +2,9 @@ using System.Text.Json;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.Extensions.Options;
 using NodaTime;
-using SetFirm.Core.Plans;
-using SetFirm.Core.Plans.Document;
+using SetFirm.Core.Job;
+using SetFirm.Core.Planning;
+using SetFirm.Core.Telling;
 using SetFirm.Web.Demo;
 using SetFirm.Web.Weather;
 
@@ -29,7 +30,7 @@ internal sealed class WarmUp(JobWeather weather, IClock clock, IOptions<JsonOpti
             {
                 foreach (var job in jobs)
                 {
-                    JsonSerializer.SerializeToUtf8Bytes(Planner.Plan(job, weather.For(job)), json.Value.SerializerOptions);
+                    JsonSerializer.SerializeToUtf8Bytes(Teller.Tell(Planner.Plan(job, weather.For(job))), json.Value.SerializerOptions);
                 }
             }
         },

@@ -43,13 +43,16 @@ internal sealed class WeatherFileRow
     public Instant ReceivedAt { get; set; }
 }
 
-/// <summary>Something that was done or seen, as it was told. Never changed; a mistake is struck by another.</summary>
+/// <summary>Something that was done or seen, as it was told. Never changed; a mistake is withdrawn by another.</summary>
 internal sealed class LogRow
 {
+    public Guid JobId { get; set; }
+
+    /// <summary>Its place in the log of the job, from 1, without gaps.</summary>
+    public long Seq { get; set; }
+
     /// <summary>Made where it was told: told twice, it is one.</summary>
     public Guid Id { get; set; }
-
-    public Guid JobId { get; set; }
 
     /// <summary>By the clock of the device.</summary>
     public Instant At { get; set; }
@@ -57,7 +60,7 @@ internal sealed class LogRow
     /// <summary>By the clock of the service.</summary>
     public Instant ReceivedAt { get; set; }
 
-    /// <summary>The entry as JSON.</summary>
+    /// <summary>The event as JSON.</summary>
     public required string Entry { get; set; }
 }
 
@@ -68,6 +71,14 @@ internal sealed class SetFirmDb(DbContextOptions<SetFirmDb> options) : DbContext
     public DbSet<WeatherFileRow> WeatherFiles => Set<WeatherFileRow>();
 
     public DbSet<LogRow> Log => Set<LogRow>();
+
+    /// <summary>Adds a line at the end of a job's log, unless it stands there already. To be called inside a transaction that writes.</summary>
+    public Task<int> AppendAsync(Guid job, Guid line, Instant at, Instant receivedAt, string entry, CancellationToken cancellation) => Database.ExecuteSqlAsync(
+        $"""
+        INSERT OR IGNORE INTO Log (JobId, Seq, Id, At, ReceivedAt, Entry)
+        SELECT {job}, COALESCE(MAX(Seq), 0) + 1, {line}, {at.ToUnixTimeTicks()}, {receivedAt.ToUnixTimeTicks()}, {entry} FROM Log WHERE JobId = {job}
+        """,
+        cancellation);
 
     protected override void ConfigureConventions(ModelConfigurationBuilder configurationBuilder) =>
         configurationBuilder.Properties<Instant>().HaveConversion<InstantConverter>();
@@ -81,7 +92,8 @@ internal sealed class SetFirmDb(DbContextOptions<SetFirmDb> options) : DbContext
         modelBuilder.Entity<WeatherFileRow>().ToTable("WeatherFiles");
         var log = modelBuilder.Entity<LogRow>();
         log.ToTable("Log");
-        log.HasIndex(l => new { l.JobId, l.At });
+        log.HasKey(l => new { l.JobId, l.Seq });
+        log.HasIndex(l => new { l.JobId, l.Id }).IsUnique();
         log.HasOne<JobRow>().WithMany().HasForeignKey(l => l.JobId).OnDelete(DeleteBehavior.Restrict);
     }
 

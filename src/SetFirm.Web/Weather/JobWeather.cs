@@ -1,7 +1,7 @@
 using System.Collections.Concurrent;
 using NodaTime;
 using NodaTime.Text;
-using SetFirm.Core.Plans.Document;
+using SetFirm.Core.Job;
 using SetFirm.Core.Weather;
 
 namespace SetFirm.Web.Weather;
@@ -28,7 +28,8 @@ internal sealed class JobWeather(IHourlyForecast forecast, WeatherShelf shelf, I
         var day = Day(job) ?? today;
         if (InFile(job) is { } kept)
         {
-            return Recent(kept.Id, day, FileDays, () => kept.Weather.Between(day, day + Duration.FromDays(FileDays)).FromFile(kept.Id));
+            var length = FileDays + (LastDay(job) is { } last && last > day ? (last - day).Days : 0);
+            return Recent(kept.Id, day, length, () => kept.Weather.Between(day, day + Duration.FromDays(length)).FromFile(kept.Id));
         }
 
         var from = Instant.Min(today, day);
@@ -72,8 +73,13 @@ internal sealed class JobWeather(IHourlyForecast forecast, WeatherShelf shelf, I
 
     private KeptWeather? InFile(JobDocument job) => job.Site.WeatherFile.Length == 0 ? null : shelf.Find(job.Site.WeatherFile);
 
-    private static Instant? Day(JobDocument job) =>
-        LocalDatePattern.Iso.Parse(job.Day.Date).TryGetValue(default, out var date) && date.Year is >= 2000 and <= 2200 ? Midnight(date.PlusDays(-1)) : null;
+    /// <summary>The day before the first pour that is said.</summary>
+    private static Instant? Day(JobDocument job) => Days(job).Min();
+
+    private static Instant? LastDay(JobDocument job) => Days(job).Max();
+
+    private static IEnumerable<Instant?> Days(JobDocument job) => job.Pours.Select(p => p.Date).Append(job.Day.Date)
+        .Select(said => LocalDatePattern.Iso.Parse(said).TryGetValue(default, out var date) && date.Year is >= 2000 and <= 2200 ? Midnight(date.PlusDays(-1)) : (Instant?)null);
 
     private Instant Today() => Midnight(clock.GetCurrentInstant().InUtc().Date);
 

@@ -1,5 +1,5 @@
 using System.Text.Json;
-using SetFirm.Core.Plans.Document;
+using SetFirm.Core.Job;
 
 namespace SetFirm.Web.Wire;
 

@@ -1,6 +1,6 @@
 using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
-using SetFirm.Core.Plans.Document;
+using SetFirm.Core.Job;
 
 namespace SetFirm.Web.Wire;
 

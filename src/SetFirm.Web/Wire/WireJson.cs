@@ -5,6 +5,7 @@ using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 using NodaTime;
 using NodaTime.Serialization.SystemTextJson;
+using SetFirm.Core.Findings;
 
 namespace SetFirm.Web.Wire;
 
@@ -18,6 +19,20 @@ internal static class WireJson
         options.NumberHandling = JsonNumberHandling.Strict;
         options.AllowOutOfOrderMetadataProperties = true;
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
+        options.TypeInfoResolver = (options.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(NameFamilies);
+    }
+
+    /// <summary>A member of a closed family is told from the others by its <c>code</c>: its own name, written small.</summary>
+    private static void NameFamilies(JsonTypeInfo info)
+    {
+        if (info.Type == typeof(Notice) || info.Type == typeof(Mend) || info.Type == typeof(Why))
+        {
+            info.PolymorphismOptions = new JsonPolymorphismOptions { TypeDiscriminatorPropertyName = "code" };
+            foreach (var member in info.Type.GetNestedTypes().Where(info.Type.IsAssignableFrom))
+            {
+                info.PolymorphismOptions.DerivedTypes.Add(new JsonDerivedType(member, JsonNamingPolicy.CamelCase.ConvertName(member.Name)));
+            }
+        }
     }
 
     /// <summary>NodaTime types are strings on the wire; without this the contract would show their insides.</summary>
@@ -25,7 +40,7 @@ internal static class WireJson
     {
         var type = Nullable.GetUnderlyingType(context.JsonTypeInfo.Type) ?? context.JsonTypeInfo.Type;
         var format = type == typeof(Instant) ? "date-time" : type == typeof(LocalDate) ? "date" : null;
-        if (format is not null)
+        if (format is not null || type == typeof(Place))
         {
             schema.Type = JsonSchemaType.String; // where it may be null, the reference to it says so
             schema.Format = format;
@@ -36,13 +51,15 @@ internal static class WireJson
         return Task.CompletedTask;
     }
 
-    /// <summary>A variant's <c>kind</c> and every part of a struct are always written, so the contract says that they are required.</summary>
+    private static readonly string[] Discriminators = ["kind", "code"];
+
+    /// <summary>A variant's <c>kind</c> or <c>code</c> and every part of a struct are always written, so the contract says that they are required.</summary>
     public static Task RequireWhatIsAlwaysWritten(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancellation)
     {
-        if (schema.Properties?.ContainsKey("kind") == true)
+        foreach (var name in Discriminators.Where(n => schema.Properties?.ContainsKey(n) == true))
         {
             schema.Required ??= new HashSet<string>();
-            schema.Required.Add("kind");
+            schema.Required.Add(name);
         }
 
         if (context.JsonTypeInfo is { Kind: JsonTypeInfoKind.Object, Type.IsValueType: true } && schema.Properties is { } parts)

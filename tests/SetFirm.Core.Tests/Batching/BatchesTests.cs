@@ -1,5 +1,6 @@
 using CsCheck;
 using SetFirm.Core.Batching;
+using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
 
 namespace SetFirm.Core.Tests.Batching;

@@ -1,11 +1,11 @@
 using CsCheck;
 using SetFirm.Core.Findings;
+using SetFirm.Core.Job;
 using SetFirm.Core.Joints;
-using SetFirm.Core.Plans;
-using SetFirm.Core.Plans.Document;
-using SetFirm.Core.Plans.Report;
+using SetFirm.Core.Planning;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
+using SetFirm.Core.Telling;
 
 namespace SetFirm.Core.Tests.Joints;
 
@@ -40,7 +40,7 @@ public sealed class JointTests
             var slab = Kinds.Slab(
                 new PresetOutlineDocument { Shape = shape, Along = $"{along:0.000} m", Across = $"{across:0.000} m", NotchAlong = $"{along * cutA:0.000} m", NotchAcross = $"{across * cutB:0.000} m" },
                 $"{thick} mm");
-            var report = Planner.Plan(Kinds.Job(slab), Samples.Steady(18));
+            var report = Plans.Of(Kinds.Job(slab), Samples.Steady(18));
             if (report.Shape is not { } drawn)
             {
                 return true;
@@ -51,7 +51,7 @@ public sealed class JointTests
             {
                 var (longer, shorter) = (Math.Max(p.AlongM, p.AcrossM), Math.Min(p.AlongM, p.AcrossM));
                 var sound = longer <= joints.SpacingM + 1e-6 && longer / shorter <= JointRules.MostRatio + 1e-6;
-                return sound || report.Findings.Any(f => f.Code is FindingCode.PanelTooLong or FindingCode.PanelTooSlender && f.Facts["panel"] == p.Number);
+                return sound || report.Findings.Any(f => f.Says is Notice.PanelTooLong { Panel: var a } ? a == p.Number : f.Says is Notice.PanelTooSlender { Panel: var b } && b == p.Number);
             });
         }, iter: 150);
 
@@ -66,7 +66,7 @@ public sealed class JointTests
             Kinds.Curb(),
         })
         {
-            Planner.Plan(Kinds.Job(element), Samples.Steady(18)).Findings.ShouldNotContain(f => f.Code == FindingCode.PanelTooLong || f.Code == FindingCode.PanelTooSlender);
+            Plans.Of(Kinds.Job(element), Samples.Steady(18)).Findings.ShouldNotContain(f => f.Says is Notice.PanelTooLong || f.Says is Notice.PanelTooSlender);
         }
     }
 
@@ -118,11 +118,11 @@ public sealed class JointTests
     public void Ones_own_joints_are_checked_where_they_stand()
     {
         var slab = Samples.TerraceSlab() with { Joints = [new JointDocument { Across = true, At = "0.4 m" }, new JointDocument { Across = false, At = "9 m" }] };
-        var report = Planner.Plan(Kinds.Job(slab), Samples.Steady(18));
-        report.Findings.ShouldContain(f => f.Code == FindingCode.JointOutside && f.Where == "/elements/0/joints/1/at");
-        report.Findings.ShouldContain(f => f.Code == FindingCode.PanelTooLong);
-        report.Findings.ShouldContain(f => f.Code == FindingCode.CornerWithoutJoint && f.Facts["corner"] == 5);
-        report.Findings.First(f => f.Code == FindingCode.PanelTooLong).Remedies.ShouldHaveSingleItem().Code.ShouldBe(RemedyCode.ProposeJoints);
+        var report = Plans.Of(Kinds.Job(slab), Samples.Steady(18));
+        report.Findings.ShouldContain(f => f.Says is Notice.JointOutside && f.Where.Path == "/elements/0/joints/1/at");
+        report.Findings.ShouldContain(f => f.Says is Notice.PanelTooLong);
+        report.Findings.Select(f => f.Says).OfType<Notice.CornerWithoutJoint>().ShouldContain(c => c.Corner == 5);
+        report.Findings.First(f => f.Says is Notice.PanelTooLong).Remedies.ShouldHaveSingleItem().Does.GetType().ShouldBe(typeof(Mend.ProposeJoints));
     }
 
     [Fact]
@@ -132,5 +132,5 @@ public sealed class JointTests
         JointRules.Depth(Length.FromMillimetres(150)).Millimetres.ShouldBe(37.5, 1e-9);
     }
 
-    private static JointsReport Drawn(SlabDocument slab) => Planner.Plan(Kinds.Job(slab), Samples.Steady(18)).Shape!.Elements[0].Joints;
+    private static JointsReport Drawn(SlabDocument slab) => Plans.Of(Kinds.Job(slab), Samples.Steady(18)).Shape!.Elements[0].Joints;
 }

@@ -1,6 +1,7 @@
 using CsCheck;
 using NodaTime;
 using SetFirm.Core.Batching;
+using SetFirm.Core.Mixes;
 using SetFirm.Core.PourDay;
 using SetFirm.Core.Quantities;
 

@@ -30,7 +30,7 @@ public sealed class SeasonTests(ITestOutputHelper output)
             var pour = Pour(luck);
             var bands = Bands(pour, forecast, start, out var best);
             // Four in five true set factors lie within 15 % of the label.
-            var truth = new DayPaths(pour with { Mix = pour.Mix.Setting(Math.Exp(Math.Log(1.15) / 1.2816 * Normal(luck))) }, Fine);
+            var truth = new DaySimulation(pour with { Mix = pour.Mix.Setting(Math.Exp(Math.Log(1.15) / 1.2816 * Normal(luck))) }, Fine);
             truth.Run(new Member(Truth(forecast, luck), 1, Math.Exp(Math.Log(1.5) / 1.2816 * Normal(luck))), start);
             for (var z = 0; z < pour.Zones.Length; z++)
             {
@@ -69,11 +69,11 @@ public sealed class SeasonTests(ITestOutputHelper output)
 
     private static PassBands Bands(DayPour pour, HourlyWeather forecast, Instant start, out PassSpan[] best)
     {
-        var members = Core.PourDay.Members.Of(forecast, Members);
-        var fine = new DayPaths(pour, Fine);
+        var members = Core.Setting.Members.Of(forecast, Members);
+        var fine = new DaySimulation(pour, Fine);
         fine.Run(new Member(forecast, 1, 1), start);
         best = fine.Spans.ToArray();
-        var paths = new DayPaths(pour, Coarse);
+        var paths = new DaySimulation(pour, Coarse);
         var bands = new PassBands(paths, new Member(forecast, 1, 1), start, Members);
         for (var m = 0; m < Members; m++)
         {
@@ -95,6 +95,7 @@ public sealed class SeasonTests(ITestOutputHelper output)
             Crew = new Crew(2),
             MixingEndsH = 1,
             WaterC = 12,
+            Conditions = new SiteConditions(Shelter.Open, Shade.None, false, false),
             Site = Microclimate.Open,
             Cover = SlabCover.Shut,
         };

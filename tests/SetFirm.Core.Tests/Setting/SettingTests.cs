@@ -1,5 +1,6 @@
 using CsCheck;
 using NodaTime;
+using SetFirm.Core.Events;
 using SetFirm.Core.Finishing;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Setting;

@@ -1,6 +1,7 @@
 using CsCheck;
 using NodaTime;
 using SetFirm.Core.PourDay;
+using SetFirm.Core.Setting;
 using SetFirm.Core.Weather;
 
 namespace SetFirm.Core.Tests.Weather;

@@ -28,11 +28,13 @@ export type BuildReport = Schemas['BuildReport'];
 export type ElementBuildReport = Schemas['ElementBuildReport'];
 export type CutListReport = Schemas['CutListReport'];
 export type BatchReport = Schemas['BatchReport'];
-export type BatchRecipe = Schemas['BatchRecipeReport'];
+export type BatchRecipe = Schemas['BatchRecipe'];
 export type Additive = keyof MixDocument['additives'];
 export type ContainerKind = Schemas['ContainerKind'];
-export type Measure = Schemas['MeasureReport'];
-export type Way = Schemas['WayReport'];
+export type Measure = Schemas['Measure'];
+export type Way = Schemas['Way'];
+export type WayReport = Schemas['WayReport'];
+export type MixReport = Schemas['MixReport'];
 export type BuyReport = Schemas['BuyReport'];
 export type BuyLine = Schemas['BuyLineReport'];
 export type BuyDocument = Schemas['BuyDocument'];
@@ -40,14 +42,28 @@ export type StartHour = Schemas['StartHour'];
 export type DayReport = Schemas['DayReport'];
 export type PassReport = Schemas['PassReport'];
 export type CureReport = Schemas['CureReport'];
-export type LogEntry = Schemas['LogEntry'];
-export type LogKind = Schemas['LogKind'];
+/** Something that was done or seen, as it was told. */
+export type JobEvent = Schemas['JobEvent'];
+export type EventKind = JobEvent['kind'];
+export type LogLine = Schemas['LogLine'];
+export type Pour = Schemas['PourReport'];
+export type PourDocument = Schemas['PourDocument'];
+export type PartDocument = Schemas['PartDocument'];
+export type PourDates = Schemas['PourDates'];
 export type CoatDocument = Schemas['CoatDocument'];
 export type WeatherFileInfo = Schemas['WeatherFileDto'];
 export type Finding = Schemas['Finding'];
 export type Remedy = Schemas['Remedy'];
 export type Explanation = Schemas['Explanation'];
-export type ReadingReport = Schemas['ReadingReport'];
+export type Notice = Schemas['Notice'];
+export type Mend = Schemas['Mend'];
+export type Why = Schemas['Why'];
+/** A member of a closed family, by its code. */
+export type Says<Family extends { code: string }, Code extends Family['code']> = Extract<
+  Family,
+  { code: Code }
+>;
+export type ReadingReport = Schemas['TextRead'];
 export type StepName = Schemas['Step'];
 export type StepState = Schemas['StepState'];
 export type Units = Schemas['UnitSystem'];

@@ -84,6 +84,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["Calendar"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/starts": {
         parameters: {
             query?: never;
@@ -264,6 +280,11 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * @description What is stirred into a mix in small amounts.
+         * @enum {unknown}
+         */
+        Additive: "retarder" | "accelerator" | "chlorideAccelerator" | "plasticiser" | "airEntrainer" | "antifreeze" | "pigment";
         /** @description How much of each additive: doses to a bag (or to 25 kg of cement); 0 has none. */
         AdditivesDocument: {
             /** Format: double */
@@ -362,6 +383,11 @@ export interface components {
              * @description To all bags.
              */
             cementAddedKg: number;
+            /**
+             * Format: double
+             * @description To all that is mixed.
+             */
+            totalWaterL: number;
         };
         /** @description A bar as sold. */
         BarDto: {
@@ -373,7 +399,7 @@ export interface components {
             system: components["schemas"]["UnitSystem"];
         };
         /** @description What a batch of one size is made of. */
-        BatchRecipeReport: {
+        BatchRecipe: {
             /**
              * Format: int32
              * @description Half bags, or quarter containers of cement.
@@ -400,7 +426,7 @@ export interface components {
              */
             kg: number;
             /** @description What is measured into it. */
-            measures: components["schemas"]["MeasureReport"][];
+            measures: components["schemas"]["Measure"][];
             /**
              * Format: double
              * @description Of its water, what goes in first; the rest follows by eye.
@@ -521,6 +547,16 @@ export interface components {
             bars: components["schemas"]["CutListReport"][];
             /**
              * Format: int32
+             * @description Boards to have, of every size.
+             */
+            boardCount: number;
+            /**
+             * Format: int32
+             * @description Bars to have.
+             */
+            barCount: number;
+            /**
+             * Format: int32
              * @description How many.
              */
             stakes: number;
@@ -620,6 +656,11 @@ export interface components {
             supply: components["schemas"]["SupplyReport"];
             /** @description Prices that are no thing's: trips, delivery, the truck. */
             standing: components["schemas"]["StandingPrice"][];
+        };
+        /** @description When what is done, over every pour of a job. */
+        CalendarReport: {
+            /** @description In the order in which they are poured; those whose day is not known are left out. */
+            pours: components["schemas"]["PourDates"][];
         };
         CarryReport: {
             /**
@@ -782,6 +823,11 @@ export interface components {
          */
         CounterCasting: "inPlace" | "faceDown";
         /**
+         * @description A part of an element that is poured by itself, with a mix of its own.
+         * @enum {unknown}
+         */
+        Course: "base" | "topping" | "bed" | "slurry";
+        /**
          * @description What a person does while it is poured.
          * @enum {unknown}
          */
@@ -835,10 +881,11 @@ export interface components {
              * @description Over the wet days, kg/m2/h.
              */
             meanEvaporation: number;
+            nextWetting: null | components["schemas"]["Instant"];
             /** @description Still to be made, from the last that was told of. */
             wettings: components["schemas"]["WettingReport"][];
             /** @description What was told of, mistakes left out. */
-            diary: components["schemas"]["DiaryReport"][];
+            diary: components["schemas"]["JobEvent"][];
             /**
              * Format: double
              * @description That it lay dry, by the diary.
@@ -916,6 +963,10 @@ export interface components {
             workFrom: string;
             /** @description Local time after which nobody begins. */
             workUntil: string;
+            /** @description Days on which somebody pours. */
+            workDays?: components["schemas"]["WorkDays"];
+            /** @description How what is not said is shared out among days. */
+            split?: components["schemas"]["PourSplit"];
         };
         /**
          * @description Why a day will not do.
@@ -986,24 +1037,6 @@ export interface components {
             to: number;
             /** Format: double */
             lengthM: number;
-        };
-        DiaryReport: {
-            /**
-             * Format: uuid
-             * @description Of the entry.
-             */
-            id: string;
-            /** @description When. */
-            at: components["schemas"]["Instant"];
-            /** @description What. */
-            kind: components["schemas"]["LogKind"];
-            /**
-             * Format: int32
-             * @description Which coat's product, from 0.
-             */
-            product: null | number;
-            /** @description In their words. */
-            note: string;
         };
         DigReport: {
             /**
@@ -1097,9 +1130,9 @@ export interface components {
             /** @description What it meets. */
             meets: components["schemas"]["Meets"];
         };
-        /** @description One change to the document: the JSON pointer and the text, number or yes to stand there. All null clears the field. */
+        /** @description One change to the document: where, and the text, number or yes to stand there. All null clears the field. */
         Edit: {
-            path: string;
+            path: components["schemas"]["Place"];
             text?: null | string;
             /** Format: double */
             number?: null | number;
@@ -1154,7 +1187,11 @@ export interface components {
             width: string;
             /** @description A length. */
             depth: string;
+            /** @description What pours name it by; it stays. */
+            id?: string;
             name: string;
+            /** @description Id of its mix; null takes the job's first. */
+            mix?: null | string;
             bed: components["schemas"]["Bed"];
             /**
              * Format: double
@@ -1186,7 +1223,11 @@ export interface components {
              * @description The edge that the barrow leaves over; null takes the first that is free.
              */
             wayOut?: null | number;
+            /** @description What pours name it by; it stays. */
+            id?: string;
             name: string;
+            /** @description Id of its mix; null takes the job's first. */
+            mix?: null | string;
             bed: components["schemas"]["Bed"];
             /**
              * Format: double
@@ -1222,7 +1263,11 @@ export interface components {
             ease: components["schemas"]["EdgeEase"];
             /** @description A length: radius, or leg of the chamfer. Empty where sharp. */
             easeSize?: string;
+            /** @description What pours name it by; it stays. */
+            id?: string;
             name: string;
+            /** @description Id of its mix; null takes the job's first. */
+            mix?: null | string;
             bed: components["schemas"]["Bed"];
             /**
              * Format: double
@@ -1240,7 +1285,21 @@ export interface components {
             form: components["schemas"]["FootingFormDocument"];
             /** Format: int32 */
             count: number;
+            /**
+             * Format: int32
+             * @description Forms to cast them in, one after the other; null casts all at once.
+             */
+            moulds?: null | number;
+            /**
+             * Format: double
+             * @description Days in the form, where there are fewer forms than footings; null takes two.
+             */
+            stripDays?: null | number;
+            /** @description What pours name it by; it stays. */
+            id?: string;
             name: string;
+            /** @description Id of its mix; null takes the job's first. */
+            mix?: null | string;
             bed: components["schemas"]["Bed"];
             /**
              * Format: double
@@ -1268,7 +1327,11 @@ export interface components {
              * @description The edge that the barrow leaves over; null takes the first that is free.
              */
             wayOut?: null | number;
+            /** @description What pours name it by; it stays. */
+            id?: string;
             name: string;
+            /** @description Id of its mix; null takes the job's first. */
+            mix?: null | string;
             bed: components["schemas"]["Bed"];
             /**
              * Format: double
@@ -1292,6 +1355,8 @@ export interface components {
              * @description Gaps between the pebbles, per cent of their layer; null takes 40.
              */
             voidsPercent?: null | number;
+            /** @description Id of the slurry's mix; null takes cement and water. */
+            slurryMix?: null | string;
             outline: components["schemas"]["OutlineDocument"];
             /** @description What the edges meet, from the first on; edges past the end of the list meet form boards. */
             edges: components["schemas"]["EdgeDocument"][];
@@ -1304,7 +1369,11 @@ export interface components {
              * @description The edge that the barrow leaves over; null takes the first that is free.
              */
             wayOut?: null | number;
+            /** @description What pours name it by; it stays. */
+            id?: string;
             name: string;
+            /** @description Id of its mix; null takes the job's first. */
+            mix?: null | string;
             bed: components["schemas"]["Bed"];
             /**
              * Format: double
@@ -1337,7 +1406,11 @@ export interface components {
              * @description The edge that the barrow leaves over; null takes the first that is free.
              */
             wayOut?: null | number;
+            /** @description What pours name it by; it stays. */
+            id?: string;
             name: string;
+            /** @description Id of its mix; null takes the job's first. */
+            mix?: null | string;
             bed: components["schemas"]["Bed"];
             /**
              * Format: double
@@ -1358,7 +1431,11 @@ export interface components {
             /** @description A length. */
             height: string;
             casting: components["schemas"]["MouldsDocument"];
+            /** @description What pours name it by; it stays. */
+            id?: string;
             name: string;
+            /** @description Id of its mix; null takes the job's first. */
+            mix?: null | string;
             bed: components["schemas"]["Bed"];
             /**
              * Format: double
@@ -1388,7 +1465,11 @@ export interface components {
              * @description The edge that the barrow leaves over; null takes the first that is free.
              */
             wayOut?: null | number;
+            /** @description What pours name it by; it stays. */
+            id?: string;
             name: string;
+            /** @description Id of its mix; null takes the job's first. */
+            mix?: null | string;
             bed: components["schemas"]["Bed"];
             /**
              * Format: double
@@ -1407,6 +1488,8 @@ export interface components {
             baseThickness: string;
             /** @description A length. */
             topping: string;
+            /** @description Id of the topping's mix; null takes the element's. */
+            toppingMix?: null | string;
             outline: components["schemas"]["OutlineDocument"];
             /** @description What the edges meet, from the first on; edges past the end of the list meet form boards. */
             edges: components["schemas"]["EdgeDocument"][];
@@ -1419,7 +1502,11 @@ export interface components {
              * @description The edge that the barrow leaves over; null takes the first that is free.
              */
             wayOut?: null | number;
+            /** @description What pours name it by; it stays. */
+            id?: string;
             name: string;
+            /** @description Id of its mix; null takes the job's first. */
+            mix?: null | string;
             bed: components["schemas"]["Bed"];
             /**
              * Format: double
@@ -1491,19 +1578,15 @@ export interface components {
              */
             orderL: number;
         };
-        /** @description Why a figure is what it is: the values that went in, what came out, and whose formula it is. */
+        /** @description Why a figure is what it is. */
         Explanation: {
-            /** @description Which formula. */
-            code: components["schemas"]["WhyCode"];
+            /** @description Which formula, with the values that went in; their names end in the unit. */
+            says: components["schemas"]["Why"];
             /** @description What it was worked out for, where a figure occurs several times: an element, a pass, a milestone; else empty. */
             of: string;
-            /** @description Values by name; the name ends in the unit. */
-            inputs: {
-                [key: string]: number;
-            };
             /**
              * Format: double
-             * @description The result, in the unit that the code implies.
+             * @description The result, in the unit that the formula implies.
              */
             result: number;
             /** @description Where the formula and its constants come from; Citations has their words. */
@@ -1599,35 +1682,22 @@ export interface components {
             /** @description Round each part of it, in the plan of the element; empty where the element is not drawn by batches. */
             pieces: components["schemas"]["PlanPoint"][][];
         };
-        /** @description Something the planner noticed: data only, words belong to the browser. */
+        /** @description Something the planner noticed. */
         Finding: {
-            /** @description What it says. */
-            code: components["schemas"]["FindingCode"];
             /** @description How much it matters. */
             severity: components["schemas"]["Severity"];
-            /** @description JSON pointer into the document (RFC 6901) or into the weather, beginning /weather. */
-            where: string;
-            /** @description Numbers by name; the name ends in the unit. */
-            facts: {
-                [key: string]: number;
-            };
-            /** @description Names of things: a pass, a method, a reason. */
-            texts: {
-                [key: string]: string;
-            };
+            /** @description Place in the document. */
+            where: components["schemas"]["Place"];
+            /** @description What, with its facts. */
+            says: components["schemas"]["Notice"];
             /** @description Ways out, best first; may be empty. */
             remedies: components["schemas"]["Remedy"][];
         };
         /**
-         * @description What a finding says. The browser holds one sentence for each; the facts named here go into it.
-         * @enum {unknown}
-         */
-        FindingCode: "quantityUnread" | "outOfRange" | "unknownTimeZone" | "nothingToPour" | "tooMany" | "tooFewEdges" | "turnsDoNotClose" | "outlineGap" | "outlineNotSolvable" | "edgeBackwards" | "outlineCrosses" | "openingOutside" | "openingsOverlap" | "tapesTooShort" | "tapesTooFarApart" | "checkTapeMisfit" | "presetCannotBe" | "bendTooTight" | "tooNarrow" | "curbWantsTwo" | "curbLeansAway" | "easeTooLarge" | "fieldTooThin" | "twoPours" | "noProbes" | "fallTooFlat" | "fallFlatAtHouse" | "fallToWall" | "jointOutside" | "panelTooLong" | "panelTooSlender" | "cornerWithoutJoint" | "jointDeeperThanGroover" | "repeatJoints" | "noWayOut" | "beyondReach" | "fileDamaged" | "fileUnitUnknown" | "fileUnitUnsupported" | "fileWithoutOutline" | "fileTooManyPoints" | "baseThinnerThanAdvised" | "unknownBoard" | "boardTooLow" | "digBelowBoard" | "plyTooStiff" | "bendNeedsKerfs" | "curveOfManyEdges" | "unknownBar" | "steelDoesNotFit" | "heavyPiece" | "footingBelowFrost" | "unknownBag" | "mixWithoutCement" | "waterOverBagLimit" | "waterUnderBagLimit" | "waterCementOutsideTable" | "thicknessOutsideMix" | "stoneTooLarge" | "exposureWaterCement" | "exposureStrength" | "exposureAir" | "rapidTakesItsOwn" | "tooMuchRetarder" | "tooMuchPigment" | "airNotForBags" | "retardedAndAccelerated" | "pigmentByLabel" | "chlorideRustsSteel" | "plasticisedSegregates" | "airNeverTrowelled" | "antifreezeIsNoCover" | "mixersWithoutHands" | "coarselyMeasured" | "mixerTooSmall" | "batchTooHeavy" | "drillRests" | "wantsMixer" | "wantsHelper" | "moreThanADay" | "coldJoint" | "shedHoldsNothing" | "tooHeavyForCar" | "weatherUnusable" | "weatherEndsEarly" | "rainBeforeSet" | "dryingFast" | "driesBeforeItBleeds" | "coldWeather" | "mixTooCold" | "mixTooHot" | "mixOutOfReach" | "waterScalds" | "handsStillMixing" | "zonesCollide" | "outsideWorkingHours" | "weatherFileDamaged" | "weatherColumnMissing" | "weatherUnitUnknown" | "weatherGap" | "weatherValueMissing" | "weatherHourSkipped" | "weatherHourTwice" | "weatherTooLong" | "weatherWithout" | "weatherTypicalYear" | "weatherLeapDay" | "weatherFileMissing" | "afterDark" | "rapidSetsAsPlaced" | "cureStoppedEarly" | "cannotBeKeptWet" | "driesOverNight" | "frostNight" | "coldCure" | "wettingMissed" | "coatTooLate" | "frozenYoung" | "milestoneOutOfSight" | "causticCement" | "dustWhenTipping" | "heavyLift" | "mixerGuard" | "markServices" | "washOut" | "structuralWork";
-        /**
          * @description A finish is a chain of passes.
          * @enum {unknown}
          */
-        Finish: "mag" | "broom" | "steel" | "steelOnce" | "rubbed" | "exposed" | "pebbles" | "groundLater";
+        Finish: "mag" | "broom" | "steel" | "steelOnce" | "rubbed" | "exposed" | "pebbles" | "groundLater" | "asCast";
         /** @description The form of a footing. */
         FootingFormDocument: components["schemas"]["FootingFormDocumentBoxFootingDocument"] | components["schemas"]["FootingFormDocumentCylinderFootingDocument"] | components["schemas"]["FootingFormDocumentFrustumFootingDocument"] | components["schemas"]["FootingFormDocumentFrustumTubeFootingDocument"];
         FootingFormDocumentBoxFootingDocument: {
@@ -1720,6 +1790,11 @@ export interface components {
             runs: components["schemas"]["RunReport"][];
             /** @description Bent strips. */
             bends: components["schemas"]["BendReport"][];
+            /**
+             * Format: double
+             * @description Bent strip, all together.
+             */
+            bendsM: number;
             /** @description Where they stand. */
             stakes: components["schemas"]["StakeReport"][];
             /**
@@ -1762,7 +1837,7 @@ export interface components {
          * @description What kind of thing; the browser has its words.
          * @enum {unknown}
          */
-        GoodKind: "bag" | "cement" | "sand" | "stone" | "ballast" | "additive" | "pigment" | "baseStone" | "board" | "stake" | "splicePlate" | "formScrew" | "sheet" | "bendStrip" | "mouldScrew" | "seamSealant" | "releaseOil" | "bar" | "meshSheet" | "fibre" | "scrim" | "chair" | "tieWire" | "isolationStrip" | "bondBreaker" | "plastic" | "tape" | "burlap" | "curingCompound" | "cureAndSeal" | "sealer" | "gloves" | "goggles" | "dustMask";
+        GoodKind: "bag" | "cement" | "sand" | "stone" | "ballast" | "additive" | "pigment" | "baseStone" | "pebbles" | "board" | "stake" | "splicePlate" | "formScrew" | "sheet" | "bendStrip" | "mouldScrew" | "seamSealant" | "releaseOil" | "bar" | "meshSheet" | "fibre" | "scrim" | "chair" | "tieWire" | "isolationStrip" | "bondBreaker" | "plastic" | "tape" | "burlap" | "curingCompound" | "cureAndSeal" | "sealer" | "gloves" | "goggles" | "dustMask";
         /**
          * @description What it is counted in.
          * @enum {unknown}
@@ -1848,7 +1923,7 @@ export interface components {
             format: string;
             /**
              * Format: int32
-             * @description Version of the format; 4. Older files are brought up to it as they are read.
+             * @description Version of the format; 5. Older files are brought up to it as they are read.
              */
             version: number;
             /** @description What the person calls the job. */
@@ -1860,12 +1935,15 @@ export interface components {
             /** @description What is poured, in pouring order. */
             elements: components["schemas"]["ElementDocument"][];
             build: components["schemas"]["BuildDocument"];
-            mix: components["schemas"]["MixDocument"];
+            /** @description The first is the job's; elements and courses may name another. */
+            mixes: components["schemas"]["MixDocument"][];
             mixing: components["schemas"]["MixingDocument"];
             buy: components["schemas"]["BuyDocument"];
             /** @description What stands over and beside the pour. */
             site: components["schemas"]["SiteDocument"];
             day: components["schemas"]["DayDocument"];
+            /** @description What is poured when, as far as it is said; the rest is proposed. */
+            pours: components["schemas"]["PourDocument"][];
             cure: components["schemas"]["CureDocument"];
         };
         /** @description A job with its version, which If-Match names when it is changed. */
@@ -1877,6 +1955,468 @@ export interface components {
             createdAt: components["schemas"]["Instant"];
             updatedAt: components["schemas"]["Instant"];
             document: components["schemas"]["JobDocument"];
+        };
+        /** @description Something that was done or seen, as it was told. A closed set of kinds; lines are only added, and a mistake is withdrawn by another line. */
+        JobEvent: components["schemas"]["JobEventBatchMixing"] | components["schemas"]["JobEventBatchPlaced"] | components["schemas"]["JobEventStruckOff"] | components["schemas"]["JobEventWaterAdded"] | components["schemas"]["JobEventTemperatureTold"] | components["schemas"]["JobEventSheenGone"] | components["schemas"]["JobEventThumbTest"] | components["schemas"]["JobEventPassBegun"] | components["schemas"]["JobEventPassDone"] | components["schemas"]["JobEventCoverOn"] | components["schemas"]["JobEventCoverOff"] | components["schemas"]["JobEventRain"] | components["schemas"]["JobEventPaused"] | components["schemas"]["JobEventTrouble"] | components["schemas"]["JobEventNoted"] | components["schemas"]["JobEventPhoto"] | components["schemas"]["JobEventUsedUp"] | components["schemas"]["JobEventWetted"] | components["schemas"]["JobEventBoardsOff"] | components["schemas"]["JobEventCoated"] | components["schemas"]["JobEventCastLifted"] | components["schemas"]["JobEventWithdrawn"];
+        /** @description Water is in the mixer. */
+        JobEventBatchMixing: {
+            /** @enum {string} */
+            kind: "batchMixing";
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            batch: number;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description A batch lies in the form. */
+        JobEventBatchPlaced: {
+            /** @enum {string} */
+            kind: "batchPlaced";
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            batch: number;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description Its boards or its mould came off. */
+        JobEventBoardsOff: {
+            /** @enum {string} */
+            kind: "boardsOff";
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description Cast pieces were lifted out of their moulds. */
+        JobEventCastLifted: {
+            /** @enum {string} */
+            kind: "castLifted";
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description A coat went on. */
+        JobEventCoated: {
+            /** @enum {string} */
+            kind: "coated";
+            /**
+             * Format: int32
+             * @description Which product of the job, from 0.
+             */
+            product: number;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description And taken off. */
+        JobEventCoverOff: {
+            /** @enum {string} */
+            kind: "coverOff";
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description Something was laid over it. */
+        JobEventCoverOn: {
+            /** @enum {string} */
+            kind: "coverOn";
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description Only a note. */
+        JobEventNoted: {
+            /** @enum {string} */
+            kind: "noted";
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        JobEventPassBegun: {
+            /** @enum {string} */
+            kind: "passBegun";
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            zone: number;
+            pass: components["schemas"]["Pass"];
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        JobEventPassDone: {
+            /** @enum {string} */
+            kind: "passDone";
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            zone: number;
+            pass: components["schemas"]["Pass"];
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description Work stands still from here; the next batch or pass ends it. */
+        JobEventPaused: {
+            /** @enum {string} */
+            kind: "paused";
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        JobEventPhoto: {
+            /** @enum {string} */
+            kind: "photo";
+            /** @description Id of the picture. */
+            picture: string;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        JobEventRain: {
+            /** @enum {string} */
+            kind: "rain";
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description The sheen of bled water is gone. */
+        JobEventSheenGone: {
+            /** @enum {string} */
+            kind: "sheenGone";
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            zone: number;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        JobEventStruckOff: {
+            /** @enum {string} */
+            kind: "struckOff";
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            zone: number;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description A temperature that was read or felt. */
+        JobEventTemperatureTold: {
+            /** @enum {string} */
+            kind: "temperature";
+            of: components["schemas"]["ToldTemperature"];
+            /** Format: double */
+            celsius: number;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description How a thumb marks the face. */
+        JobEventThumbTest: {
+            /** @enum {string} */
+            kind: "thumbTest";
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            zone: number;
+            mark: components["schemas"]["ThumbMark"];
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description Something went wrong; the note says what. */
+        JobEventTrouble: {
+            /** @enum {string} */
+            kind: "trouble";
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description So much of a thing was used. */
+        JobEventUsedUp: {
+            /** @enum {string} */
+            kind: "usedUp";
+            /** @description Id of the thing. */
+            good: string;
+            /**
+             * Format: double
+             * @description In its unit.
+             */
+            amount: number;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description More water than planned went into a batch. */
+        JobEventWaterAdded: {
+            /** @enum {string} */
+            kind: "waterAdded";
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            batch: number;
+            /**
+             * Format: double
+             * @description Over the plan.
+             */
+            litres: number;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        JobEventWetted: {
+            /** @enum {string} */
+            kind: "wetted";
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description An earlier line was a mistake and does not count. */
+        JobEventWithdrawn: {
+            /** @enum {string} */
+            kind: "withdrawn";
+            /**
+             * Format: uuid
+             * @description Id of that line.
+             */
+            line: string;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
         };
         /** @description A job in the yard: a line of what it is and where it stands. */
         JobLineDto: {
@@ -1898,8 +2438,18 @@ export interface components {
             timeZone: string;
             /** @description Last change. */
             updatedAt: components["schemas"]["Instant"];
-            /** @description By its plan, now. */
+            /** @description By its plan, now: what presses most among its pours. */
             phase: components["schemas"]["JobPhase"];
+            /**
+             * Format: int32
+             * @description How many pours it has.
+             */
+            pours: number;
+            /**
+             * Format: int32
+             * @description Number, from 1, of the pour that is under way or comes next; null when all are done.
+             */
+            nextPour: null | number;
             /**
              * Format: double
              * @description Concrete to mix; null while its shape is unsound.
@@ -2024,9 +2574,9 @@ export interface components {
             /** @description In order. */
             batches: components["schemas"]["BatchReport"][];
             /** @description The different batches there are, the largest first. */
-            recipes: components["schemas"]["BatchRecipeReport"][];
+            recipes: components["schemas"]["BatchRecipe"][];
             /** @description Everything measured out beforehand, all batches together. */
-            measureOut: components["schemas"]["MeasureReport"][];
+            measureOut: components["schemas"]["Measure"][];
             /** @description What goes in when, and for how long. */
             loadingOrder: components["schemas"]["LoadingMove"][];
             /**
@@ -2075,33 +2625,18 @@ export interface components {
         LoadingStep: "halfTheWater" | "mostOfTheWater" | "additive" | "stone" | "sand" | "mostOfTheBallast" | "halfTheCement" | "restOfDry" | "cement" | "colour" | "bags" | "addedCement" | "dryMaterial" | "mixDry" | "firstBagWet" | "secondBagToPlan" | "powderSlowly" | "restOfWaterByEye" | "mixOn";
         /** Format: date */
         LocalDate: string;
-        /** @description One line of a job's diary. Lines are only added; a mistake is struck by another line. */
-        LogEntry: {
+        /** @description A line of a job's log, as it is kept. */
+        LogLine: {
             /**
-             * Format: uuid
-             * @description Made where it was told: told twice, it is one.
+             * Format: int64
+             * @description Its place in the log of the job, from 1; who has read up to it asks for what comes after.
              */
-            id: string;
-            /** @description When it happened. */
-            at: components["schemas"]["Instant"];
-            kind: components["schemas"]["LogKind"];
-            /**
-             * Format: int32
-             * @description For LogKind.Coated, which product of the job, from 0.
-             */
-            product?: null | number;
-            /**
-             * Format: uuid
-             * @description For LogKind.Struck, the entry that does not count.
-             */
-            strikes?: null | string;
-            note?: string;
+            seq: number;
+            /** @description When it came, by the clock of the service. */
+            receivedAt: components["schemas"]["Instant"];
+            /** @description What was told. */
+            event: components["schemas"]["JobEvent"];
         };
-        /**
-         * @description What was done or seen.
-         * @enum {unknown}
-         */
-        LogKind: "wetted" | "covered" | "uncovered" | "formsOff" | "coated" | "struck";
         /** @description A board as sold: actual sizes. */
         LumberDto: {
             id: string;
@@ -2111,7 +2646,7 @@ export interface components {
             heightMm: number;
             system: components["schemas"]["UnitSystem"];
         };
-        MeasureReport: {
+        Measure: {
             /** @description Is measured. */
             what: components["schemas"]["MeasuredThing"];
             /** @description Id of the bag, or the additive; empty else. */
@@ -2143,6 +2678,280 @@ export interface components {
          * @enum {unknown}
          */
         Meets: "form" | "wall" | "oldSlab" | "earlierPanel" | "open";
+        /** @description What a remedy does, with the effect it would have. A closed family, stated by the rooms like Notice. */
+        Mend: components["schemas"]["MendAddHand"] | components["schemas"]["MendBiggerMixer"] | components["schemas"]["MendLongerCure"] | components["schemas"]["MendCoverUnderPlastic"] | components["schemas"]["MendPondIt"] | components["schemas"]["MendCoverAtNight"] | components["schemas"]["MendBroomInstead"] | components["schemas"]["MendAnyPly"] | components["schemas"]["MendAnyBoard"] | components["schemas"]["MendSteeperFall"] | components["schemas"]["MendFallOffWall"] | components["schemas"]["MendAdvisedBase"] | components["schemas"]["MendPourLater"] | components["schemas"]["MendEveryOtherPanel"] | components["schemas"]["MendProposeJoints"] | components["schemas"]["MendOtherBag"] | components["schemas"]["MendNoStone"] | components["schemas"]["MendPlasticiseInstead"] | components["schemas"]["MendStirInAir"] | components["schemas"]["MendOneDose"] | components["schemas"]["MendUsualPigment"] | components["schemas"]["MendWithoutAdditive"] | components["schemas"]["MendBagMiddleWater"] | components["schemas"]["MendLessWater"] | components["schemas"]["MendAddMixer"] | components["schemas"]["MendRetard"] | components["schemas"]["MendCoolerHour"] | components["schemas"]["MendLaterDay"] | components["schemas"]["MendEarlierStart"] | components["schemas"]["MendRainCoverReady"] | components["schemas"]["MendShadeIt"] | components["schemas"]["MendBreakWind"] | components["schemas"]["MendMistIt"] | components["schemas"]["MendWarmWater"] | components["schemas"]["MendCoolWater"] | components["schemas"]["MendBlankLastEdge"] | components["schemas"]["MendSpreadGap"] | components["schemas"]["MendWithoutChloride"] | components["schemas"]["MendTakeSchool"] | components["schemas"]["MendThickerSlab"] | components["schemas"]["MendEnoughInShed"];
+        MendAddHand: {
+            /** @enum {string} */
+            code: "addHand";
+            /** Format: int32 */
+            hands: number;
+            /** Format: double */
+            ageMin?: null | number;
+            /** Format: double */
+            limitMin?: null | number;
+            /** Format: double */
+            mixingMin?: null | number;
+            /** Format: double */
+            comfortM3?: null | number;
+            /** Format: double */
+            lateMin?: null | number;
+        };
+        MendAddMixer: {
+            /** @enum {string} */
+            code: "addMixer";
+            /** Format: int32 */
+            mixers: number;
+            /** Format: double */
+            ageMin: number;
+            /** Format: double */
+            limitMin: number;
+        };
+        MendAdvisedBase: {
+            /** @enum {string} */
+            code: "advisedBase";
+            /** Format: double */
+            baseMm: number;
+        };
+        MendAnyBoard: {
+            /** @enum {string} */
+            code: "anyBoard";
+        };
+        MendAnyPly: {
+            /** @enum {string} */
+            code: "anyPly";
+            /** Format: double */
+            plyMm: number;
+        };
+        MendBagMiddleWater: {
+            /** @enum {string} */
+            code: "bagMiddleWater";
+            /** Format: double */
+            waterL: number;
+            /** Format: double */
+            f28Mpa: number;
+        };
+        MendBiggerMixer: {
+            /** @enum {string} */
+            code: "biggerMixer";
+            /** Format: double */
+            sizeL: number;
+        };
+        MendBlankLastEdge: {
+            /** @enum {string} */
+            code: "blankLastEdge";
+        };
+        MendBreakWind: {
+            /** @enum {string} */
+            code: "breakWind";
+            /** Format: double */
+            peakKgM2H: number;
+        };
+        MendBroomInstead: {
+            /** @enum {string} */
+            code: "broomInstead";
+        };
+        MendCoolWater: {
+            /** @enum {string} */
+            code: "coolWater";
+            /** Format: double */
+            waterC: number;
+            /** Format: double */
+            mixC: number;
+        };
+        MendCoolerHour: {
+            /** @enum {string} */
+            code: "coolerHour";
+            /** Format: double */
+            mixC: number;
+            /** Format: double */
+            ageMin: number;
+            /** Format: double */
+            limitMin: number;
+        };
+        MendCoverAtNight: {
+            /** @enum {string} */
+            code: "coverAtNight";
+            /** Format: double */
+            leastC: number;
+            guard: components["schemas"]["FrostGuard"];
+        };
+        MendCoverUnderPlastic: {
+            /** @enum {string} */
+            code: "coverUnderPlastic";
+            /** Format: double */
+            intervalH: number;
+        };
+        MendEarlierStart: {
+            /** @enum {string} */
+            code: "earlierStart";
+            /** Format: double */
+            startH: number;
+            /** Format: double */
+            doneH: number;
+        };
+        MendEnoughInShed: {
+            /** @enum {string} */
+            code: "enoughInShed";
+            /** Format: double */
+            used: number;
+            /** Format: double */
+            savesMoney: number;
+            good: string;
+        };
+        /** @description Every other panel first. */
+        MendEveryOtherPanel: {
+            /** @enum {string} */
+            code: "everyOtherPanel";
+        };
+        MendFallOffWall: {
+            /** @enum {string} */
+            code: "fallOffWall";
+            /** Format: int32 */
+            edge: number;
+        };
+        MendLaterDay: {
+            /** @enum {string} */
+            code: "laterDay";
+            /** Format: int32 */
+            daysLater: number;
+            /** Format: double */
+            chancePct: number;
+        };
+        MendLessWater: {
+            /** @enum {string} */
+            code: "lessWater";
+            /** Format: double */
+            waterL: number;
+            /** Format: double */
+            f28Mpa: number;
+        };
+        MendLongerCure: {
+            /** @enum {string} */
+            code: "longerCure";
+            /** Format: double */
+            adviceDays: number;
+        };
+        MendMistIt: {
+            /** @enum {string} */
+            code: "mistIt";
+            /** Format: double */
+            peakKgM2H: number;
+        };
+        MendNoStone: {
+            /** @enum {string} */
+            code: "noStone";
+        };
+        MendOneDose: {
+            /** @enum {string} */
+            code: "oneDose";
+            /** Format: double */
+            doses: number;
+        };
+        MendOtherBag: {
+            /** @enum {string} */
+            code: "otherBag";
+            /** Format: double */
+            f28Mpa: number;
+            /** Format: double */
+            costMoney: number;
+            bag: string;
+        };
+        MendPlasticiseInstead: {
+            /** @enum {string} */
+            code: "plasticiseInstead";
+            /** Format: double */
+            waterL: number;
+            /** Format: double */
+            f28Mpa: number;
+        };
+        MendPondIt: {
+            /** @enum {string} */
+            code: "pondIt";
+            /** Format: double */
+            intervalH: number;
+        };
+        /** @description Pour it on the first day that will do. */
+        MendPourLater: {
+            /** @enum {string} */
+            code: "pourLater";
+            /** Format: double */
+            daysLater: number;
+        };
+        MendProposeJoints: {
+            /** @enum {string} */
+            code: "proposeJoints";
+        };
+        MendRainCoverReady: {
+            /** @enum {string} */
+            code: "rainCoverReady";
+        };
+        MendRetard: {
+            /** @enum {string} */
+            code: "retard";
+            /** Format: double */
+            doses: number;
+            /** Format: double */
+            ageMin: number;
+            /** Format: double */
+            limitMin: number;
+        };
+        MendShadeIt: {
+            /** @enum {string} */
+            code: "shadeIt";
+            /** Format: double */
+            peakKgM2H: number;
+        };
+        MendSpreadGap: {
+            /** @enum {string} */
+            code: "spreadGap";
+            /** Format: double */
+            gapMm: number;
+            /** Format: int32 */
+            sides: number;
+        };
+        MendSteeperFall: {
+            /** @enum {string} */
+            code: "steeperFall";
+            /** Format: double */
+            gradePct: number;
+        };
+        MendStirInAir: {
+            /** @enum {string} */
+            code: "stirInAir";
+        };
+        MendTakeSchool: {
+            /** @enum {string} */
+            code: "takeSchool";
+            school: components["schemas"]["SteelSchool"];
+        };
+        MendThickerSlab: {
+            /** @enum {string} */
+            code: "thickerSlab";
+            /** Format: double */
+            thicknessMm: number;
+        };
+        MendUsualPigment: {
+            /** @enum {string} */
+            code: "usualPigment";
+            /** Format: double */
+            pigmentPct: number;
+        };
+        MendWarmWater: {
+            /** @enum {string} */
+            code: "warmWater";
+            /** Format: double */
+            waterC: number;
+            /** Format: double */
+            mixC: number;
+        };
+        MendWithoutAdditive: {
+            /** @enum {string} */
+            code: "withoutAdditive";
+        };
+        MendWithoutChloride: {
+            /** @enum {string} */
+            code: "withoutChloride";
+        };
         /** @description A mesh sheet as it lies, laps under its neighbours included. */
         MeshSheet: {
             /** Format: double */
@@ -2222,6 +3031,8 @@ export interface components {
              * @description Cement added, per cent of the bag's mass: an enriched mortar.
              */
             cementAdded?: number;
+            /** @description What elements and courses name it by; it stays. */
+            id?: string;
             exposure: components["schemas"]["Exposure"];
             /** @description What it is measured out with. */
             containers: components["schemas"]["ContainersDocument"];
@@ -2250,6 +3061,8 @@ export interface components {
             stoneMm: number;
             consistency: components["schemas"]["Consistency"];
             moisture: components["schemas"]["Moisture"];
+            /** @description What elements and courses name it by; it stays. */
+            id?: string;
             exposure: components["schemas"]["Exposure"];
             /** @description What it is measured out with. */
             containers: components["schemas"]["ContainersDocument"];
@@ -2263,6 +3076,13 @@ export interface components {
         MixFamily: "portland" | "highEarly" | "rapid";
         /** @description The mix and what it takes for the whole job. */
         MixReport: {
+            /** @description What elements name it by. */
+            id: string;
+            /**
+             * Format: int32
+             * @description Its place in the document; null for the slurry that nobody said a mix for.
+             */
+            index: null | number;
             /** @description How it sets. */
             family: components["schemas"]["MixFamily"];
             /**
@@ -2299,8 +3119,7 @@ export interface components {
             parts: null | components["schemas"]["PartsReport"];
             /** @description Strength at other waters, for the drawing: w/c against MPa over what the mix can take. */
             ladder: components["schemas"]["WaterStrength"][];
-            /** @description What it has to be. */
-            demand: components["schemas"]["MixDemand"];
+            demand: null | components["schemas"]["MixDemand"];
             /** @description How to get it, the proposed one first. */
             ways: components["schemas"]["WayReport"][];
         };
@@ -2467,6 +3286,1104 @@ export interface components {
             leastSlabC: number;
             /** @description Frost would still harm it. */
             young: boolean;
+        };
+        /** @description What a finding says, with its facts. A closed family: every room states its own beside the rule, words belong to the browser. */
+        Notice: components["schemas"]["NoticeMixersWithoutHands"] | components["schemas"]["NoticeMixerTooSmall"] | components["schemas"]["NoticeBatchTooHeavy"] | components["schemas"]["NoticeDrillRests"] | components["schemas"]["NoticeWantsMixer"] | components["schemas"]["NoticeWantsHelper"] | components["schemas"]["NoticeMoreThanADay"] | components["schemas"]["NoticeCureStoppedEarly"] | components["schemas"]["NoticeCannotBeKeptWet"] | components["schemas"]["NoticeDriesOverNight"] | components["schemas"]["NoticeFrostNight"] | components["schemas"]["NoticeColdCure"] | components["schemas"]["NoticeWettingMissed"] | components["schemas"]["NoticeCoatTooLate"] | components["schemas"]["NoticeFrozenYoung"] | components["schemas"]["NoticeMilestoneOutOfSight"] | components["schemas"]["NoticeOutOfRange"] | components["schemas"]["NoticeTooMany"] | components["schemas"]["NoticeAirNeverTrowelled"] | components["schemas"]["NoticeToppingBetween"] | components["schemas"]["NoticeToppingBonded"] | components["schemas"]["NoticeUnknownBoard"] | components["schemas"]["NoticeBoardTooLow"] | components["schemas"]["NoticeDigBelowBoard"] | components["schemas"]["NoticePlyTooStiff"] | components["schemas"]["NoticeBendNeedsKerfs"] | components["schemas"]["NoticeCurveOfManyEdges"] | components["schemas"]["NoticeFallTooFlat"] | components["schemas"]["NoticeFallFlatAtHouse"] | components["schemas"]["NoticeFallToWall"] | components["schemas"]["NoticeBaseThinnerThanAdvised"] | components["schemas"]["NoticeFootingBelowFrost"] | components["schemas"]["NoticeQuantityUnread"] | components["schemas"]["NoticeUnknownTimeZone"] | components["schemas"]["NoticeNothingToPour"] | components["schemas"]["NoticeFileDamaged"] | components["schemas"]["NoticeFileUnitUnknown"] | components["schemas"]["NoticeFileUnitUnsupported"] | components["schemas"]["NoticeFileWithoutOutline"] | components["schemas"]["NoticeFileTooManyPoints"] | components["schemas"]["NoticeWeatherFileMissing"] | components["schemas"]["NoticeSameId"] | components["schemas"]["NoticeUnknownElement"] | components["schemas"]["NoticeUnknownMix"] | components["schemas"]["NoticeNoSuchPanel"] | components["schemas"]["NoticeNoSuchCasting"] | components["schemas"]["NoticeWhichCasting"] | components["schemas"]["NoticeNoSuchCourse"] | components["schemas"]["NoticePouredTwice"] | components["schemas"]["NoticeEmptyPour"] | components["schemas"]["NoticePoursWaitForEachOther"] | components["schemas"]["NoticeTwoMixesInOnePour"] | components["schemas"]["NoticeMouldStillFull"] | components["schemas"]["NoticePouredBeforeItsBase"] | components["schemas"]["NoticeBulkheadStillStands"] | components["schemas"]["NoticeNotAWorkingDay"] | components["schemas"]["NoticeJointOutside"] | components["schemas"]["NoticePanelTooLong"] | components["schemas"]["NoticePanelTooSlender"] | components["schemas"]["NoticeCornerWithoutJoint"] | components["schemas"]["NoticeJointDeeperThanGroover"] | components["schemas"]["NoticeRepeatJoints"] | components["schemas"]["NoticeNoWayOut"] | components["schemas"]["NoticeBeyondReach"] | components["schemas"]["NoticeUnknownBag"] | components["schemas"]["NoticeMixWithoutCement"] | components["schemas"]["NoticeWaterOverBagLimit"] | components["schemas"]["NoticeWaterUnderBagLimit"] | components["schemas"]["NoticeWaterCementOutsideTable"] | components["schemas"]["NoticeThicknessOutsideMix"] | components["schemas"]["NoticeStoneTooLarge"] | components["schemas"]["NoticeExposureWaterCement"] | components["schemas"]["NoticeExposureStrength"] | components["schemas"]["NoticeExposureAir"] | components["schemas"]["NoticeRapidTakesItsOwn"] | components["schemas"]["NoticeTooMuchRetarder"] | components["schemas"]["NoticeTooMuchPigment"] | components["schemas"]["NoticeAirNotForBags"] | components["schemas"]["NoticeRetardedAndAccelerated"] | components["schemas"]["NoticePigmentByLabel"] | components["schemas"]["NoticePlasticisedSegregates"] | components["schemas"]["NoticeCoarselyMeasured"] | components["schemas"]["NoticeAntifreezeIsNoCover"] | components["schemas"]["NoticeColdJoint"] | components["schemas"]["NoticeWeatherEndsEarly"] | components["schemas"]["NoticeRainBeforeSet"] | components["schemas"]["NoticeDryingFast"] | components["schemas"]["NoticeDriesBeforeItBleeds"] | components["schemas"]["NoticeColdWeather"] | components["schemas"]["NoticeMixTooCold"] | components["schemas"]["NoticeMixTooHot"] | components["schemas"]["NoticeMixOutOfReach"] | components["schemas"]["NoticeWaterScalds"] | components["schemas"]["NoticeHandsStillMixing"] | components["schemas"]["NoticeZonesCollide"] | components["schemas"]["NoticeOutsideWorkingHours"] | components["schemas"]["NoticeAfterDark"] | components["schemas"]["NoticeRapidSetsAsPlaced"] | components["schemas"]["NoticeTooFewEdges"] | components["schemas"]["NoticeTurnsDoNotClose"] | components["schemas"]["NoticeOutlineGap"] | components["schemas"]["NoticeOutlineNotSolvable"] | components["schemas"]["NoticeEdgeBackwards"] | components["schemas"]["NoticeOutlineCrosses"] | components["schemas"]["NoticeOpeningOutside"] | components["schemas"]["NoticeOpeningsOverlap"] | components["schemas"]["NoticeTapesTooShort"] | components["schemas"]["NoticeTapesTooFarApart"] | components["schemas"]["NoticeCheckTapeMisfit"] | components["schemas"]["NoticePresetCannotBe"] | components["schemas"]["NoticeBendTooTight"] | components["schemas"]["NoticeTooNarrow"] | components["schemas"]["NoticeCurbWantsTwo"] | components["schemas"]["NoticeCurbLeansAway"] | components["schemas"]["NoticeEaseTooLarge"] | components["schemas"]["NoticeFieldTooThin"] | components["schemas"]["NoticeTwoPours"] | components["schemas"]["NoticeNoProbes"] | components["schemas"]["NoticeChlorideRustsSteel"] | components["schemas"]["NoticeUnknownBar"] | components["schemas"]["NoticeSteelDoesNotFit"] | components["schemas"]["NoticeShedHoldsNothing"] | components["schemas"]["NoticeBagsGrowOld"] | components["schemas"]["NoticeTooHeavyForCar"] | components["schemas"]["NoticeHeavyPiece"] | components["schemas"]["NoticeCausticCement"] | components["schemas"]["NoticeDustWhenTipping"] | components["schemas"]["NoticeHeavyLift"] | components["schemas"]["NoticeMixerGuard"] | components["schemas"]["NoticeMarkServices"] | components["schemas"]["NoticeWashOut"] | components["schemas"]["NoticeStructuralWork"] | components["schemas"]["NoticeWeatherFileDamaged"] | components["schemas"]["NoticeWeatherColumnMissing"] | components["schemas"]["NoticeWeatherUnitUnknown"] | components["schemas"]["NoticeWeatherGap"] | components["schemas"]["NoticeWeatherValueMissing"] | components["schemas"]["NoticeWeatherHourSkipped"] | components["schemas"]["NoticeWeatherHourTwice"] | components["schemas"]["NoticeWeatherTooLong"] | components["schemas"]["NoticeWeatherWithout"] | components["schemas"]["NoticeWeatherTypicalYear"] | components["schemas"]["NoticeWeatherLeapDay"];
+        NoticeAfterDark: {
+            /** @enum {string} */
+            code: "afterDark";
+            pass: components["schemas"]["Pass"];
+        };
+        /** @description Air under a shut skin takes it off. */
+        NoticeAirNeverTrowelled: {
+            /** @enum {string} */
+            code: "airNeverTrowelled";
+        };
+        NoticeAirNotForBags: {
+            /** @enum {string} */
+            code: "airNotForBags";
+        };
+        NoticeAntifreezeIsNoCover: {
+            /** @enum {string} */
+            code: "antifreezeIsNoCover";
+            /** Format: double */
+            airC: number;
+            /** Format: double */
+            belowC: number;
+        };
+        /** @description One of it is more than the car carries. */
+        NoticeBagsGrowOld: {
+            /** @enum {string} */
+            code: "bagsGrowOld";
+            bag: string;
+            /** Format: double */
+            bags: number;
+            from: components["schemas"]["LocalDate"];
+            /** Format: int32 */
+            keepDays: number;
+        };
+        NoticeBaseThinnerThanAdvised: {
+            /** @enum {string} */
+            code: "baseThinnerThanAdvised";
+            /** Format: double */
+            baseMm: number;
+            /** Format: double */
+            advisedMm: number;
+        };
+        NoticeBatchTooHeavy: {
+            /** @enum {string} */
+            code: "batchTooHeavy";
+            /** Format: double */
+            unitKg: number;
+            /** Format: double */
+            mostKg: number;
+            /** Format: int32 */
+            hands: number;
+            byPlate: boolean;
+        };
+        NoticeBendNeedsKerfs: {
+            /** @enum {string} */
+            code: "bendNeedsKerfs";
+            /** Format: double */
+            radiusMm: number;
+        };
+        /** @description A path bends tighter than half its width. */
+        NoticeBendTooTight: {
+            /** @enum {string} */
+            code: "bendTooTight";
+            /** Format: double */
+            radiusMm: number;
+            /** Format: double */
+            leastMm: number;
+        };
+        NoticeBeyondReach: {
+            /** @enum {string} */
+            code: "beyondReach";
+            /** Format: double */
+            deepM: number;
+            /** Format: double */
+            reachM: number;
+        };
+        NoticeBoardTooLow: {
+            /** @enum {string} */
+            code: "boardTooLow";
+            /** Format: double */
+            boardMm: number;
+            /** Format: double */
+            pourMm: number;
+        };
+        /** @description The board between it and the panel before is not off yet. */
+        NoticeBulkheadStillStands: {
+            /** @enum {string} */
+            code: "bulkheadStillStands";
+            /** Format: double */
+            gapDays: number;
+            /** Format: double */
+            wantedDays: number;
+        };
+        NoticeCannotBeKeptWet: {
+            /** @enum {string} */
+            code: "cannotBeKeptWet";
+            /** Format: double */
+            intervalH: number;
+            method: components["schemas"]["CuringMethod"];
+        };
+        NoticeCausticCement: {
+            /** @enum {string} */
+            code: "causticCement";
+        };
+        NoticeCheckTapeMisfit: {
+            /** @enum {string} */
+            code: "checkTapeMisfit";
+            /** Format: double */
+            misfitMm: number;
+            /** Format: double */
+            tapedMm: number;
+            /** Format: double */
+            workedOutMm: number;
+        };
+        NoticeChlorideRustsSteel: {
+            /** @enum {string} */
+            code: "chlorideRustsSteel";
+        };
+        /** @description What measuring in quarters does to the w/c. */
+        NoticeCoarselyMeasured: {
+            /** @enum {string} */
+            code: "coarselyMeasured";
+            /** Format: double */
+            offPct: number;
+            /** Format: double */
+            yieldPct: number;
+        };
+        /** @description No hour is free in its window. */
+        NoticeCoatTooLate: {
+            /** @enum {string} */
+            code: "coatTooLate";
+            /** Format: int32 */
+            coat: number;
+            /** Format: double */
+            lateH: number;
+            product: string;
+        };
+        /** @description Air of the wet days is so cold that it wants a cover. */
+        NoticeColdCure: {
+            /** @enum {string} */
+            code: "coldCure";
+            /** Format: double */
+            airC: number;
+            /** Format: double */
+            limitC: number;
+        };
+        NoticeColdJoint: {
+            /** @enum {string} */
+            code: "coldJoint";
+            /** Format: double */
+            ageMin: number;
+            /** Format: double */
+            limitMin: number;
+        };
+        NoticeColdWeather: {
+            /** @enum {string} */
+            code: "coldWeather";
+            /** Format: double */
+            airC: number;
+            /** Format: double */
+            limitC: number;
+        };
+        NoticeCornerWithoutJoint: {
+            /** @enum {string} */
+            code: "cornerWithoutJoint";
+            /** Format: int32 */
+            corner: number;
+            /** Format: double */
+            alongM: number;
+            /** Format: double */
+            inM: number;
+        };
+        /** @description The faces meet below the top. */
+        NoticeCurbLeansAway: {
+            /** @enum {string} */
+            code: "curbLeansAway";
+            /** Format: double */
+            batterDegrees: number;
+            /** Format: double */
+            heightMm: number;
+        };
+        /** @description Of base, top and batter two are wanted. */
+        NoticeCurbWantsTwo: {
+            /** @enum {string} */
+            code: "curbWantsTwo";
+            /** Format: double */
+            given: number;
+        };
+        NoticeCureStoppedEarly: {
+            /** @enum {string} */
+            code: "cureStoppedEarly";
+            /** Format: double */
+            wetDays: number;
+            /** Format: double */
+            adviceDays: number;
+            /** Format: double */
+            sharePct: number;
+        };
+        NoticeCurveOfManyEdges: {
+            /** @enum {string} */
+            code: "curveOfManyEdges";
+            /** Format: int32 */
+            edges: number;
+            /** Format: double */
+            lengthM: number;
+        };
+        NoticeDigBelowBoard: {
+            /** @enum {string} */
+            code: "digBelowBoard";
+            /** Format: double */
+            gapMm: number;
+            /** Format: double */
+            boardMm: number;
+        };
+        /** @description Drying outruns bleeding before first set. */
+        NoticeDriesBeforeItBleeds: {
+            /** @enum {string} */
+            code: "driesBeforeItBleeds";
+            /** Format: double */
+            peakKgM2H: number;
+            /** Format: double */
+            limitKgM2H: number;
+        };
+        /** @description It dries out while everybody sleeps. */
+        NoticeDriesOverNight: {
+            /** @enum {string} */
+            code: "driesOverNight";
+            /** Format: double */
+            dryH: number;
+            method: components["schemas"]["CuringMethod"];
+        };
+        NoticeDrillRests: {
+            /** @enum {string} */
+            code: "drillRests";
+            /** Format: double */
+            cycleMin: number;
+        };
+        NoticeDryingFast: {
+            /** @enum {string} */
+            code: "dryingFast";
+            /** Format: double */
+            peakKgM2H: number;
+            /** Format: double */
+            limitKgM2H: number;
+        };
+        NoticeDustWhenTipping: {
+            /** @enum {string} */
+            code: "dustWhenTipping";
+        };
+        NoticeEaseTooLarge: {
+            /** @enum {string} */
+            code: "easeTooLarge";
+            /** Format: double */
+            easeMm: number;
+            /** Format: double */
+            topMm: number;
+        };
+        NoticeEdgeBackwards: {
+            /** @enum {string} */
+            code: "edgeBackwards";
+            /** Format: double */
+            lengthMm: number;
+        };
+        /** @description A pour without a part. */
+        NoticeEmptyPour: {
+            /** @enum {string} */
+            code: "emptyPour";
+        };
+        NoticeExposureAir: {
+            /** @enum {string} */
+            code: "exposureAir";
+            /** Format: double */
+            airPct: number;
+            /** Format: double */
+            wantedPct: number;
+        };
+        NoticeExposureStrength: {
+            /** @enum {string} */
+            code: "exposureStrength";
+            /** Format: double */
+            f28Mpa: number;
+            /** Format: double */
+            leastMpa: number;
+        };
+        NoticeExposureWaterCement: {
+            /** @enum {string} */
+            code: "exposureWaterCement";
+            /** Format: double */
+            waterCement: number;
+            /** Format: double */
+            most: number;
+        };
+        NoticeFallFlatAtHouse: {
+            /** @enum {string} */
+            code: "fallFlatAtHouse";
+            /** Format: double */
+            gradePct: number;
+            /** Format: double */
+            leastPct: number;
+            /** Format: double */
+            withinM: number;
+        };
+        NoticeFallToWall: {
+            /** @enum {string} */
+            code: "fallToWall";
+            /** Format: int32 */
+            edge: number;
+        };
+        NoticeFallTooFlat: {
+            /** @enum {string} */
+            code: "fallTooFlat";
+            /** Format: double */
+            gradePct: number;
+            /** Format: double */
+            leastPct: number;
+        };
+        NoticeFieldTooThin: {
+            /** @enum {string} */
+            code: "fieldTooThin";
+            /** Format: double */
+            thicknessMm: number;
+            /** Format: double */
+            leastMm: number;
+        };
+        /** @description What stands there cannot be read. */
+        NoticeFileDamaged: {
+            /** @enum {string} */
+            code: "fileDamaged";
+            /** Format: int32 */
+            line: number;
+            reason: string;
+        };
+        NoticeFileTooManyPoints: {
+            /** @enum {string} */
+            code: "fileTooManyPoints";
+            /** Format: double */
+            count: number;
+            /** Format: double */
+            most: number;
+        };
+        /** @description The file does not say what its numbers measure. */
+        NoticeFileUnitUnknown: {
+            /** @enum {string} */
+            code: "fileUnitUnknown";
+        };
+        /** @description A unit that no slab is drawn in. */
+        NoticeFileUnitUnsupported: {
+            /** @enum {string} */
+            code: "fileUnitUnsupported";
+            /** Format: double */
+            unit: number;
+        };
+        /** @description Nothing closed is drawn in it. */
+        NoticeFileWithoutOutline: {
+            /** @enum {string} */
+            code: "fileWithoutOutline";
+        };
+        NoticeFootingBelowFrost: {
+            /** @enum {string} */
+            code: "footingBelowFrost";
+            /** Format: double */
+            deepMm: number;
+        };
+        /** @description A night brings it near frost while it is young. */
+        NoticeFrostNight: {
+            /** @enum {string} */
+            code: "frostNight";
+            /** Format: double */
+            leastC: number;
+            /** Format: double */
+            strengthMpa: number;
+            /** Format: double */
+            safeMpa: number;
+        };
+        NoticeFrozenYoung: {
+            /** @enum {string} */
+            code: "frozenYoung";
+            /** Format: double */
+            strengthMpa: number;
+            /** Format: double */
+            safeMpa: number;
+        };
+        /** @description A pass is due while every hand still mixes and places. */
+        NoticeHandsStillMixing: {
+            /** @enum {string} */
+            code: "handsStillMixing";
+            pass: components["schemas"]["Pass"];
+            /** Format: int32 */
+            zone: number;
+            /** Format: double */
+            overlapMin: number;
+        };
+        NoticeHeavyLift: {
+            /** @enum {string} */
+            code: "heavyLift";
+            /** Format: double */
+            massKg: number;
+            /** Format: double */
+            limitKg: number;
+        };
+        NoticeHeavyPiece: {
+            /** @enum {string} */
+            code: "heavyPiece";
+            /** Format: double */
+            massKg: number;
+            /** Format: double */
+            limitKg: number;
+            /** Format: double */
+            machineKg: number;
+        };
+        NoticeJointDeeperThanGroover: {
+            /** @enum {string} */
+            code: "jointDeeperThanGroover";
+            /** Format: double */
+            depthMm: number;
+            /** Format: double */
+            grooverMm: number;
+        };
+        NoticeJointOutside: {
+            /** @enum {string} */
+            code: "jointOutside";
+            /** Format: double */
+            atMm: number;
+        };
+        NoticeMarkServices: {
+            /** @enum {string} */
+            code: "markServices";
+        };
+        NoticeMilestoneOutOfSight: {
+            /** @enum {string} */
+            code: "milestoneOutOfSight";
+            /** Format: double */
+            neededMpa: number;
+            milestone: components["schemas"]["Milestone"];
+        };
+        /** @description As planned the mix has not the temperature that is wanted. */
+        NoticeMixOutOfReach: {
+            /** @enum {string} */
+            code: "mixOutOfReach";
+            /** Format: double */
+            wantedC: number;
+            /** Format: double */
+            mixC: number;
+            /** Format: double */
+            waterC: number;
+            /** Format: double */
+            leastC: number;
+            /** Format: double */
+            mostC: number;
+        };
+        NoticeMixTooCold: {
+            /** @enum {string} */
+            code: "mixTooCold";
+            /** Format: double */
+            mixC: number;
+            /** Format: double */
+            limitC: number;
+        };
+        NoticeMixTooHot: {
+            /** @enum {string} */
+            code: "mixTooHot";
+            /** Format: double */
+            mixC: number;
+            /** Format: double */
+            limitC: number;
+        };
+        NoticeMixWithoutCement: {
+            /** @enum {string} */
+            code: "mixWithoutCement";
+        };
+        NoticeMixerGuard: {
+            /** @enum {string} */
+            code: "mixerGuard";
+        };
+        NoticeMixerTooSmall: {
+            /** @enum {string} */
+            code: "mixerTooSmall";
+            /** Format: double */
+            unitL: number;
+            /** Format: double */
+            capacityL: number;
+        };
+        NoticeMixersWithoutHands: {
+            /** @enum {string} */
+            code: "mixersWithoutHands";
+            /** Format: int32 */
+            mixers: number;
+            /** Format: int32 */
+            hands: number;
+        };
+        NoticeMoreThanADay: {
+            /** @enum {string} */
+            code: "moreThanADay";
+            /** Format: double */
+            volumeM3: number;
+            /** Format: double */
+            comfortM3: number;
+            /** Format: double */
+            exhaustionM3: number;
+            /** Format: int32 */
+            hands: number;
+        };
+        /** @description The mould is full until then: days from the casting before. */
+        NoticeMouldStillFull: {
+            /** @enum {string} */
+            code: "mouldStillFull";
+            /** Format: int32 */
+            casting: number;
+            /** Format: double */
+            gapDays: number;
+            /** Format: double */
+            wantedDays: number;
+        };
+        NoticeNoProbes: {
+            /** @enum {string} */
+            code: "noProbes";
+            /** Format: double */
+            count: number;
+            /** Format: double */
+            most: number;
+        };
+        NoticeNoSuchCasting: {
+            /** @enum {string} */
+            code: "noSuchCasting";
+            /** Format: int32 */
+            casting: number;
+            /** Format: int32 */
+            most: number;
+        };
+        /** @description It has no such course, or has several and none is named. */
+        NoticeNoSuchCourse: {
+            /** @enum {string} */
+            code: "noSuchCourse";
+        };
+        NoticeNoSuchPanel: {
+            /** @enum {string} */
+            code: "noSuchPanel";
+            /** Format: int32 */
+            panel: number;
+            /** Format: int32 */
+            most: number;
+        };
+        NoticeNoWayOut: {
+            /** @enum {string} */
+            code: "noWayOut";
+        };
+        /** @description Nobody pours on such a day. */
+        NoticeNotAWorkingDay: {
+            /** @enum {string} */
+            code: "notAWorkingDay";
+        };
+        NoticeNothingToPour: {
+            /** @enum {string} */
+            code: "nothingToPour";
+        };
+        NoticeOpeningOutside: {
+            /** @enum {string} */
+            code: "openingOutside";
+        };
+        NoticeOpeningsOverlap: {
+            /** @enum {string} */
+            code: "openingsOverlap";
+            /** Format: int32 */
+            other: number;
+        };
+        /** @description A number, between what and what it makes sense, and what all three are measured in. */
+        NoticeOutOfRange: {
+            /** @enum {string} */
+            code: "outOfRange";
+            /** Format: double */
+            value: number;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+            unit: components["schemas"]["RangeUnit"];
+        };
+        NoticeOutlineCrosses: {
+            /** @enum {string} */
+            code: "outlineCrosses";
+            /** Format: double */
+            alongM: number;
+            /** Format: double */
+            inM: number;
+        };
+        NoticeOutlineGap: {
+            /** @enum {string} */
+            code: "outlineGap";
+            /** Format: double */
+            gapMm: number;
+            /** Format: double */
+            limitMm: number;
+        };
+        /** @description At most two blanks, and those two not parallel. */
+        NoticeOutlineNotSolvable: {
+            /** @enum {string} */
+            code: "outlineNotSolvable";
+            /** Format: int32 */
+            blanks: number;
+        };
+        /** @description Nobody begins at this hour. */
+        NoticeOutsideWorkingHours: {
+            /** @enum {string} */
+            code: "outsideWorkingHours";
+            /** Format: double */
+            hoursFrom: number;
+            /** Format: double */
+            hoursUntil: number;
+        };
+        NoticePanelTooLong: {
+            /** @enum {string} */
+            code: "panelTooLong";
+            /** Format: int32 */
+            panel: number;
+            /** Format: double */
+            lengthMm: number;
+            /** Format: double */
+            mostMm: number;
+        };
+        NoticePanelTooSlender: {
+            /** @enum {string} */
+            code: "panelTooSlender";
+            /** Format: int32 */
+            panel: number;
+            /** Format: double */
+            ratio: number;
+            /** Format: double */
+            most: number;
+        };
+        NoticePigmentByLabel: {
+            /** @enum {string} */
+            code: "pigmentByLabel";
+        };
+        NoticePlasticisedSegregates: {
+            /** @enum {string} */
+            code: "plasticisedSegregates";
+            /** Format: double */
+            stoneMm: number;
+            /** Format: double */
+            deepMm: number;
+            /** Format: double */
+            mostMm: number;
+        };
+        NoticePlyTooStiff: {
+            /** @enum {string} */
+            code: "plyTooStiff";
+            /** Format: double */
+            radiusMm: number;
+            /** Format: double */
+            leastMm: number;
+            /** Format: double */
+            plyMm: number;
+        };
+        /** @description What it goes on, or against, is poured later. */
+        NoticePouredBeforeItsBase: {
+            /** @enum {string} */
+            code: "pouredBeforeItsBase";
+            course: components["schemas"]["Course"];
+        };
+        /** @description Another pour has it already. */
+        NoticePouredTwice: {
+            /** @enum {string} */
+            code: "pouredTwice";
+            /** Format: int32 */
+            pour: number;
+        };
+        /** @description Each waits for something of the other. */
+        NoticePoursWaitForEachOther: {
+            /** @enum {string} */
+            code: "poursWaitForEachOther";
+            /** Format: int32 */
+            pour: number;
+            /** Format: int32 */
+            other: number;
+        };
+        /** @description A notch as large as its sides, a kidney as wide as it is long. */
+        NoticePresetCannotBe: {
+            /** @enum {string} */
+            code: "presetCannotBe";
+            /** Format: double */
+            alongMm: number;
+            /** Format: double */
+            acrossMm: number;
+        };
+        NoticeQuantityUnread: {
+            /** @enum {string} */
+            code: "quantityUnread";
+            reason: components["schemas"]["UnreadReason"];
+            /** Format: int32 */
+            at: number;
+        };
+        NoticeRainBeforeSet: {
+            /** @enum {string} */
+            code: "rainBeforeSet";
+            /** Format: double */
+            chancePct: number;
+            /** Format: double */
+            limitPct: number;
+        };
+        NoticeRapidSetsAsPlaced: {
+            /** @enum {string} */
+            code: "rapidSetsAsPlaced";
+        };
+        /** @description A rapid mix takes only its own maker's. */
+        NoticeRapidTakesItsOwn: {
+            /** @enum {string} */
+            code: "rapidTakesItsOwn";
+            additive: components["schemas"]["Additive"];
+        };
+        NoticeRepeatJoints: {
+            /** @enum {string} */
+            code: "repeatJoints";
+        };
+        NoticeRetardedAndAccelerated: {
+            /** @enum {string} */
+            code: "retardedAndAccelerated";
+        };
+        /** @description Two things go by one id. */
+        NoticeSameId: {
+            /** @enum {string} */
+            code: "sameId";
+            given: string;
+        };
+        NoticeShedHoldsNothing: {
+            /** @enum {string} */
+            code: "shedHoldsNothing";
+            /** Format: double */
+            used: number;
+            good: string;
+        };
+        NoticeSteelDoesNotFit: {
+            /** @enum {string} */
+            code: "steelDoesNotFit";
+            /** Format: double */
+            thicknessMm: number;
+            /** Format: double */
+            leastMm: number;
+            /** Format: double */
+            longestM: number;
+            school: components["schemas"]["SteelSchool"];
+            misfit: components["schemas"]["SteelMisfit"];
+            better: components["schemas"]["SteelSchool"];
+        };
+        NoticeStoneTooLarge: {
+            /** @enum {string} */
+            code: "stoneTooLarge";
+            /** Format: double */
+            stoneMm: number;
+            /** Format: double */
+            mostMm: number;
+            /** Format: double */
+            thicknessMm: number;
+        };
+        NoticeStructuralWork: {
+            /** @enum {string} */
+            code: "structuralWork";
+        };
+        /** @description Two tapes that differ by more than the nails are apart. */
+        NoticeTapesTooFarApart: {
+            /** @enum {string} */
+            code: "tapesTooFarApart";
+            /** Format: double */
+            differenceMm: number;
+            /** Format: double */
+            apartMm: number;
+        };
+        /** @description Two tapes that together do not span the nails. */
+        NoticeTapesTooShort: {
+            /** @enum {string} */
+            code: "tapesTooShort";
+            /** Format: double */
+            sumMm: number;
+            /** Format: double */
+            apartMm: number;
+        };
+        NoticeThicknessOutsideMix: {
+            /** @enum {string} */
+            code: "thicknessOutsideMix";
+            /** Format: double */
+            thicknessMm: number;
+            /** Format: double */
+            leastMm: number;
+            /** Format: double */
+            mostMm: number;
+        };
+        NoticeTooFewEdges: {
+            /** @enum {string} */
+            code: "tooFewEdges";
+            /** Format: double */
+            count: number;
+        };
+        NoticeTooHeavyForCar: {
+            /** @enum {string} */
+            code: "tooHeavyForCar";
+            /** Format: double */
+            mostKg: number;
+            /** Format: double */
+            payloadKg: number;
+            good: string;
+        };
+        /** @description More things than are planned. */
+        NoticeTooMany: {
+            /** @enum {string} */
+            code: "tooMany";
+            /** Format: double */
+            count: number;
+            /** Format: double */
+            most: number;
+        };
+        NoticeTooMuchPigment: {
+            /** @enum {string} */
+            code: "tooMuchPigment";
+            /** Format: double */
+            givenPct: number;
+            /** Format: double */
+            usualPct: number;
+            /** Format: double */
+            mostPct: number;
+        };
+        NoticeTooMuchRetarder: {
+            /** @enum {string} */
+            code: "tooMuchRetarder";
+            /** Format: double */
+            doses: number;
+            /** Format: double */
+            most: number;
+        };
+        NoticeTooNarrow: {
+            /** @enum {string} */
+            code: "tooNarrow";
+            /** Format: double */
+            widthMm: number;
+            /** Format: double */
+            leastMm: number;
+        };
+        /** @description It goes on concrete that is neither fresh nor hard. */
+        NoticeToppingBetween: {
+            /** @enum {string} */
+            code: "toppingBetween";
+            /** Format: double */
+            ageH: number;
+            /** Format: double */
+            freshH: number;
+            /** Format: double */
+            hardH: number;
+        };
+        /** @description On hard concrete: roughen, clean, damp, bond coat. */
+        NoticeToppingBonded: {
+            /** @enum {string} */
+            code: "toppingBonded";
+            /** Format: double */
+            ageDays: number;
+        };
+        NoticeTurnsDoNotClose: {
+            /** @enum {string} */
+            code: "turnsDoNotClose";
+            /** Format: double */
+            sumDegrees: number;
+        };
+        /** @description One mixer holds one mix: the rest wants a pour of its own. */
+        NoticeTwoMixesInOnePour: {
+            /** @enum {string} */
+            code: "twoMixesInOnePour";
+        };
+        NoticeTwoPours: {
+            /** @enum {string} */
+            code: "twoPours";
+            /** Format: double */
+            baseMm: number;
+            /** Format: double */
+            toppingMm: number;
+        };
+        NoticeUnknownBag: {
+            /** @enum {string} */
+            code: "unknownBag";
+            given: string;
+        };
+        NoticeUnknownBar: {
+            /** @enum {string} */
+            code: "unknownBar";
+            given: string;
+        };
+        NoticeUnknownBoard: {
+            /** @enum {string} */
+            code: "unknownBoard";
+            given: string;
+        };
+        NoticeUnknownElement: {
+            /** @enum {string} */
+            code: "unknownElement";
+            given: string;
+        };
+        NoticeUnknownMix: {
+            /** @enum {string} */
+            code: "unknownMix";
+            given: string;
+        };
+        NoticeUnknownTimeZone: {
+            /** @enum {string} */
+            code: "unknownTimeZone";
+            given: string;
+        };
+        NoticeWantsHelper: {
+            /** @enum {string} */
+            code: "wantsHelper";
+            /** Format: double */
+            volumeM3: number;
+            /** Format: double */
+            limitM3: number;
+        };
+        NoticeWantsMixer: {
+            /** @enum {string} */
+            code: "wantsMixer";
+            /** Format: double */
+            count: number;
+            /** Format: double */
+            limit: number;
+        };
+        NoticeWashOut: {
+            /** @enum {string} */
+            code: "washOut";
+        };
+        NoticeWaterCementOutsideTable: {
+            /** @enum {string} */
+            code: "waterCementOutsideTable";
+            /** Format: double */
+            waterCement: number;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+        };
+        NoticeWaterOverBagLimit: {
+            /** @enum {string} */
+            code: "waterOverBagLimit";
+            /** Format: double */
+            waterL: number;
+            /** Format: double */
+            mostL: number;
+            /** Format: double */
+            f28Mpa: number;
+            /** Format: double */
+            bestF28Mpa: number;
+        };
+        NoticeWaterScalds: {
+            /** @enum {string} */
+            code: "waterScalds";
+            /** Format: double */
+            waterC: number;
+            /** Format: double */
+            limitC: number;
+        };
+        NoticeWaterUnderBagLimit: {
+            /** @enum {string} */
+            code: "waterUnderBagLimit";
+            /** Format: double */
+            waterL: number;
+            /** Format: double */
+            leastL: number;
+        };
+        NoticeWeatherColumnMissing: {
+            /** @enum {string} */
+            code: "weatherColumnMissing";
+            /** Format: int32 */
+            line: number;
+            column: string;
+        };
+        /** @description The mean day of what was given stands in after that. */
+        NoticeWeatherEndsEarly: {
+            /** @enum {string} */
+            code: "weatherEndsEarly";
+            /** Format: int32 */
+            hoursGiven: number;
+        };
+        /** @description Nothing was read. */
+        NoticeWeatherFileDamaged: {
+            /** @enum {string} */
+            code: "weatherFileDamaged";
+            /** Format: int32 */
+            line: number;
+            column: string;
+            reason: string;
+            given: string;
+        };
+        /** @description Weather from a file was named that the service does not have; the forecast stands in. */
+        NoticeWeatherFileMissing: {
+            /** @enum {string} */
+            code: "weatherFileMissing";
+        };
+        /** @description Filled by straight lines, or refused. */
+        NoticeWeatherGap: {
+            /** @enum {string} */
+            code: "weatherGap";
+            /** Format: int32 */
+            line: number;
+            /** Format: double */
+            hours: number;
+            /** Format: double */
+            most: number;
+        };
+        /** @description The clocks skip that hour; it was left out. */
+        NoticeWeatherHourSkipped: {
+            /** @enum {string} */
+            code: "weatherHourSkipped";
+            /** Format: int32 */
+            line: number;
+            given: string;
+        };
+        /** @description The clocks have that hour twice. */
+        NoticeWeatherHourTwice: {
+            /** @enum {string} */
+            code: "weatherHourTwice";
+            /** Format: int32 */
+            line: number;
+            given: string;
+        };
+        /** @description The file has no 29 February; the day before stands in. */
+        NoticeWeatherLeapDay: {
+            /** @enum {string} */
+            code: "weatherLeapDay";
+            /** Format: int32 */
+            line: number;
+        };
+        NoticeWeatherTooLong: {
+            /** @enum {string} */
+            code: "weatherTooLong";
+            /** Format: int32 */
+            line: number;
+            /** Format: int32 */
+            count: number;
+            /** Format: int32 */
+            most: number;
+        };
+        /** @description A year put together from many. */
+        NoticeWeatherTypicalYear: {
+            /** @enum {string} */
+            code: "weatherTypicalYear";
+            /** Format: int32 */
+            line: number;
+            given: string;
+        };
+        /** @description Its name does not end in a unit. */
+        NoticeWeatherUnitUnknown: {
+            /** @enum {string} */
+            code: "weatherUnitUnknown";
+            /** Format: int32 */
+            line: number;
+            column: string;
+            given: string;
+        };
+        NoticeWeatherValueMissing: {
+            /** @enum {string} */
+            code: "weatherValueMissing";
+            /** Format: int32 */
+            line: number;
+            column: string;
+            /** Format: double */
+            hours: number;
+            /** Format: double */
+            most: number;
+        };
+        /** @description The file says nothing of it. */
+        NoticeWeatherWithout: {
+            /** @enum {string} */
+            code: "weatherWithout";
+            /** Format: int32 */
+            line: number;
+            column: string;
+        };
+        /** @description It lay dry for so long. */
+        NoticeWettingMissed: {
+            /** @enum {string} */
+            code: "wettingMissed";
+            /** Format: double */
+            dryH: number;
+            /** Format: double */
+            lostMpa: number;
+        };
+        /** @description It is cast several times: which one is wanted. */
+        NoticeWhichCasting: {
+            /** @enum {string} */
+            code: "whichCasting";
+            /** Format: int32 */
+            most: number;
+        };
+        /** @description Hands are with another zone while this one closes. */
+        NoticeZonesCollide: {
+            /** @enum {string} */
+            code: "zonesCollide";
+            pass: components["schemas"]["Pass"];
+            /** Format: int32 */
+            zone: number;
+            /** Format: double */
+            lateMin: number;
+            /** Format: int32 */
+            hands: number;
         };
         /** @description A hole in a slab. Its middle is measured from the plan's origin: along the first edge, and in from it. */
         OpeningDocument: components["schemas"]["OpeningDocumentRoundOpeningDocument"] | components["schemas"]["OpeningDocumentRectangularOpeningDocument"];
@@ -2663,6 +4580,21 @@ export interface components {
              * @description What a square panel of these sides measures from corner to corner.
              */
             diagonalM: number;
+            /** @description Round it, arcs as chords. */
+            corners: components["schemas"]["PlanPoint"][];
+        };
+        /** @description What a pour has of an element: all of it, or some panels, one casting, one course. */
+        PartDocument: {
+            /** @description Id of the element. */
+            element: string;
+            /** @description Numbers of its panels, from 1; null has all of them. */
+            panels?: null | number[];
+            /**
+             * Format: int32
+             * @description Number of the casting, from 1.
+             */
+            casting?: null | number;
+            course?: null | components["schemas"]["Course"];
         };
         PartReport: {
             /** @description Which part. */
@@ -2675,6 +4607,21 @@ export interface components {
             /** @description False where it is not of the job's mix. */
             inMix: boolean;
         };
+        PartReportOf: {
+            /**
+             * Format: int32
+             * @description Index of the element.
+             */
+            element: number;
+            /** @description Numbers, from 1; empty has all. */
+            panels: number[];
+            /**
+             * Format: int32
+             * @description Number, from 1; null where it is cast once.
+             */
+            casting: null | number;
+            course: null | components["schemas"]["Course"];
+        };
         Parts: {
             /** Format: double */
             cement: number;
@@ -2685,6 +4632,7 @@ export interface components {
             /** Format: double */
             ballast: number;
             hasStone: boolean;
+            isSlurry: boolean;
         };
         PartsReport: {
             /** @description For the whole job. */
@@ -2766,6 +4714,8 @@ export interface components {
          * @enum {unknown}
          */
         PieceUse: "tread" | "block" | "stone" | "paver";
+        /** @description A place in the job document: a JSON pointer (RFC 6901). Places names those that rules point at. */
+        Place: string;
         /** @description A straight cut between two places. */
         PlanCut: {
             from: components["schemas"]["PlanPoint"];
@@ -2785,12 +4735,18 @@ export interface components {
             shape: null | components["schemas"]["ShapeReport"];
             build: null | components["schemas"]["BuildReport"];
             mix: null | components["schemas"]["MixReport"];
+            /** @description Mixes of the job besides its first. */
+            otherMixes: components["schemas"]["MixReport"][];
+            /** @description Every pour in short, in the order in which they are poured. */
+            pours: components["schemas"]["PourReport"][];
+            /** @description Id of the pour that load, day and cure are told of; null while there is none. */
+            pour: null | string;
             load: null | components["schemas"]["LoadReport"];
             buy: null | components["schemas"]["BuyReport"];
             day: null | components["schemas"]["DayReport"];
             cure: null | components["schemas"]["CureReport"];
             /** @description How each text was understood. */
-            readings: components["schemas"]["ReadingReport"][];
+            readings: components["schemas"]["TextRead"][];
             findings: components["schemas"]["Finding"][];
             /** @description Why each figure is what it is. */
             explanations: components["schemas"]["Explanation"][];
@@ -2804,7 +4760,9 @@ export interface components {
             document: components["schemas"]["JobDocument"];
             weather?: null | components["schemas"]["WeatherDto"];
             /** @description What was told of so far; left out, nothing. */
-            log?: null | components["schemas"]["LogEntry"][];
+            log?: null | components["schemas"]["JobEvent"][];
+            /** @description Id of the pour that is wanted in full; left out, or unknown, the first. */
+            pour?: null | string;
             asOf?: null | components["schemas"]["Instant"];
         };
         /** @description Metres on the plan. */
@@ -2819,6 +4777,94 @@ export interface components {
              */
             rise?: number;
         };
+        PourDates: {
+            /** @description Id of the pour. */
+            pour: string;
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            number: number;
+            /** @description First water. */
+            start: components["schemas"]["Instant"];
+            /** @description The last pass is made. */
+            doneBy: components["schemas"]["Instant"];
+            /** @description All zones as one. */
+            passes: components["schemas"]["PassReport"][];
+            /** @description Its weeks after. */
+            cure: components["schemas"]["CureReport"];
+        };
+        /** @description One pour of a job: what of it, and when. */
+        PourDocument: {
+            /** @description What the diary names it by; it stays. */
+            id: string;
+            /** @description Elements, or parts of them. */
+            parts: components["schemas"]["PartDocument"][];
+            /** @description Local date. */
+            date: string;
+            /** @description Local time of the first water; empty takes the job's. */
+            start?: string;
+            /**
+             * Format: int32
+             * @description People; null takes the job's.
+             */
+            hands?: null | number;
+            mixing?: null | components["schemas"]["MixingDocument"];
+        };
+        /** @description A pour in short. */
+        PourReport: {
+            /** @description What the diary names it by. */
+            id: string;
+            /**
+             * Format: int32
+             * @description From 1, in the order in which they are poured.
+             */
+            number: number;
+            /**
+             * Format: int32
+             * @description Its place in the document; null where it is proposed.
+             */
+            said: null | number;
+            /** @description What of the job. */
+            parts: components["schemas"]["PartReportOf"][];
+            /** @description Id of its mix. */
+            mix: string;
+            /** @description Local date; null where it cannot be read. */
+            date: null | string;
+            /** @description Local time; null where it cannot be read. */
+            start: null | string;
+            startsAt: null | components["schemas"]["Instant"];
+            /**
+             * Format: double
+             * @description To be placed, waste included.
+             */
+            volumeL: number;
+            /**
+             * Format: double
+             * @description Kept back for patches.
+             */
+            holdBackL: number;
+            /**
+             * Format: double
+             * @description Bags or containers of cement that it measures out; null where it cannot be mixed.
+             */
+            bags: null | number;
+            /**
+             * Format: int32
+             * @description How many; null where it cannot be batched.
+             */
+            batches: null | number;
+            /**
+             * Format: double
+             * @description From the first water to the last batch placed.
+             */
+            mixingMin: null | number;
+        };
+        /**
+         * @description How a job is shared out among days where nothing is said.
+         * @enum {unknown}
+         */
+        PourSplit: "asNeeded" | "everyOther";
         /**
          * @description Outlines that are said by their dimensions.
          * @enum {unknown}
@@ -2854,48 +4900,24 @@ export interface components {
             detail?: null | string;
             instance?: null | string;
         };
+        /**
+         * @description What a number out of range is measured in.
+         * @enum {unknown}
+         */
+        RangeUnit: "none" | "m" | "mm" | "l" | "kg" | "pct" | "c" | "h" | "days" | "degrees" | "mpa" | "year";
         ReadOutlineDto: {
             /** @description The outline, moved to begin at the plan's origin; null where it could not be read. */
             points: null | components["schemas"]["PointDocument"][];
             /** @description What is wrong with the file, and where. */
             findings: components["schemas"]["Finding"][];
         };
-        /** @description How a text was understood. */
-        ReadingReport: {
-            /** @description JSON pointer of the text. */
-            path: string;
-            /** @description What it measures. */
-            dimension: components["schemas"]["Dimension"];
-            /**
-             * Format: double
-             * @description Metres, cubic metres or kilograms.
-             */
-            si: number;
-            /** @description True when it named no unit. */
-            bare: boolean;
-            /** @description The same with its unit, to stand in its place when the job changes system. */
-            exact: string;
-        };
-        /** @description A remedy with the edits it makes and the effect it would have, as facts. */
+        /** @description A way out that the app can take for the user. */
         Remedy: {
-            /** @description What it does. */
-            code: components["schemas"]["RemedyCode"];
+            /** @description What it does, and to what effect. */
+            does: components["schemas"]["Mend"];
             /** @description To the document. */
             edits: components["schemas"]["Edit"][];
-            /** @description Numbers by name; the name ends in the unit. */
-            effect: {
-                [key: string]: number;
-            };
-            /** @description Names of things: a bag. */
-            texts?: {
-                [key: string]: string;
-            };
         };
-        /**
-         * @description A way out that the app can take for the user: Edits to the document.
-         * @enum {unknown}
-         */
-        RemedyCode: "addHand" | "addMixer" | "retard" | "coolerHour" | "otherBag" | "noStone" | "plasticiseInstead" | "stirInAir" | "oneDose" | "usualPigment" | "withoutAdditive" | "withoutChloride" | "broomInstead" | "warmWater" | "coolWater" | "enoughInShed" | "biggerMixer" | "laterDay" | "earlierStart" | "rainCoverReady" | "shadeIt" | "breakWind" | "mistIt" | "bagMiddleWater" | "lessWater" | "blankLastEdge" | "spreadGap" | "steeperFall" | "fallOffWall" | "proposeJoints" | "takeSchool" | "thickerSlab" | "anyPly" | "anyBoard" | "advisedBase" | "longerCure" | "coverUnderPlastic" | "pondIt" | "coverAtNight";
         RunReport: {
             /**
              * Format: int32
@@ -3204,6 +5226,7 @@ export interface components {
          * @enum {unknown}
          */
         Step: "shape" | "build" | "mix" | "load" | "buy" | "day" | "cure";
+        /** @description A step and where it stands. */
         StepReport: {
             step: components["schemas"]["Step"];
             state: components["schemas"]["StepState"];
@@ -3343,12 +5366,43 @@ export interface components {
             /** @description A length to the corner before, as a check; empty where none was taped. */
             check?: string;
         };
+        /** @description How a text was understood. */
+        TextRead: {
+            /** @description Of the text. */
+            path: components["schemas"]["Place"];
+            /** @description What it measures. */
+            dimension: components["schemas"]["Dimension"];
+            /**
+             * Format: double
+             * @description Metres, cubic metres or kilograms.
+             */
+            si: number;
+            /** @description True when it named no unit. */
+            bare: boolean;
+            /** @description The same with its unit, to stand in its place when the job changes system. */
+            exact: string;
+        };
+        /**
+         * @description How deep a firm thumb sinks, or that a light finger leaves nothing.
+         * @enum {unknown}
+         */
+        ThumbMark: "deeper" | "sixMm" | "threeMm" | "none" | "noLightPrint";
+        /**
+         * @description Whose temperature was told.
+         * @enum {unknown}
+         */
+        ToldTemperature: "air" | "mix" | "slab" | "water";
         /**
          * @description The system a job is shown in, and that a number without a unit is read in.
          * @enum {unknown}
          */
         UnitSystem: "metric" | "us";
-        /** @description One rung: what strength a water gives. */
+        /**
+         * @description Why a text could not be read as a quantity.
+         * @enum {unknown}
+         */
+        UnreadReason: "empty" | "tooLong" | "notANumber" | "unknownUnit" | "negative" | "ambiguousComma" | "divisionByZero" | "termsOutOfOrder";
+        /** @description What strength a water gives. */
         WaterStrength: {
             /**
              * Format: double
@@ -3361,18 +5415,8 @@ export interface components {
              */
             mpa: number;
         };
-        /**
-         * @description How the concrete is got.
-         * @enum {unknown}
-         */
-        WayKind: "bagged" | "parts" | "truck";
-        /**
-         * @description Why a way does not do.
-         * @enum {unknown}
-         */
-        WayMisfit: "tooWeak" | "tooMuchWater" | "noAir" | "sectionTooThin" | "sectionTooThick" | "stoneTooLarge" | "notInThisMixer";
         /** @description One way to get the concrete. */
-        WayReport: {
+        Way: {
             /** @description How. */
             kind: components["schemas"]["WayKind"];
             /** @description Id of the bag; null where it is none. */
@@ -3430,6 +5474,22 @@ export interface components {
             proposed: boolean;
             /** @description It is the job's own. */
             taken: boolean;
+        };
+        /**
+         * @description How the concrete is got.
+         * @enum {unknown}
+         */
+        WayKind: "bagged" | "parts" | "truck";
+        /**
+         * @description Why a way does not do.
+         * @enum {unknown}
+         */
+        WayMisfit: "tooWeak" | "tooMuchWater" | "noAir" | "sectionTooThin" | "sectionTooThick" | "stoneTooLarge" | "notInThisMixer";
+        /** @description A way to get the concrete, and the mix that takes it. */
+        WayReport: {
+            /** @description What it is. */
+            way: components["schemas"]["Way"];
+            takes: null | components["schemas"]["MixDocument"];
         };
         /** @description A day's weather in a line, for choosing among days. */
         WeatherDay: {
@@ -3536,11 +5596,655 @@ export interface components {
             /** @description What the method then holds has dried off. */
             lastsUntil: components["schemas"]["Instant"];
         };
+        /** @description A formula and the values that went in. A closed family, stated by the rooms beside the figure; the browser holds the formula's words. */
+        Why: components["schemas"]["WhyCapacity"] | components["schemas"]["WhyBatchCount"] | components["schemas"]["WhyWholeBags"] | components["schemas"]["WhyBagsMass"] | components["schemas"]["WhyHoldBack"] | components["schemas"]["WhyCycle"] | components["schemas"]["WhyHandsWanted"] | components["schemas"]["WhyWetDays"] | components["schemas"]["WhyRewetting"] | components["schemas"]["WhyMeanEvaporation"] | components["schemas"]["WhyStrength"] | components["schemas"]["WhyMilestone"] | components["schemas"]["WhyNextWetting"] | components["schemas"]["WhyCoatWindow"] | components["schemas"]["WhyBoards"] | components["schemas"]["WhyStakes"] | components["schemas"]["WhyBends"] | components["schemas"]["WhyMouldSheets"] | components["schemas"]["WhyCastings"] | components["schemas"]["WhyFall"] | components["schemas"]["WhyExcavation"] | components["schemas"]["WhySpoil"] | components["schemas"]["WhyBaseStone"] | components["schemas"]["WhyPanels"] | components["schemas"]["WhyBagWater"] | components["schemas"]["WhyBagStrength"] | components["schemas"]["WhyPartsWater"] | components["schemas"]["WhyPartsCement"] | components["schemas"]["WhyPartsSand"] | components["schemas"]["WhyPartsStone"] | components["schemas"]["WhyPartsBallast"] | components["schemas"]["WhyPartsStrength"] | components["schemas"]["WhyWaterToCement"] | components["schemas"]["WhyInitialSet"] | components["schemas"]["WhyRounding"] | components["schemas"]["WhyJointAge"] | components["schemas"]["WhyPassWindow"] | components["schemas"]["WhySheen"] | components["schemas"]["WhyFirstSetOnSite"] | components["schemas"]["WhyFinalSetOnSite"] | components["schemas"]["WhyDoneBy"] | components["schemas"]["WhyEvaporation"] | components["schemas"]["WhyRainChance"] | components["schemas"]["WhyStartChance"] | components["schemas"]["WhyMixTemperature"] | components["schemas"]["WhyWarmWater"] | components["schemas"]["WhyArea"] | components["schemas"]["WhyPerimeter"] | components["schemas"]["WhyPathLength"] | components["schemas"]["WhyNetVolume"] | components["schemas"]["WhyOrderVolume"] | components["schemas"]["WhyPieceMass"] | components["schemas"]["WhySteelBars"] | components["schemas"]["WhyMeshSheets"] | components["schemas"]["WhyFibreDose"] | components["schemas"]["WhyScrim"] | components["schemas"]["WhyCost"] | components["schemas"]["WhyLoad"] | components["schemas"]["WhyPerLitre"] | components["schemas"]["WhyTruckCost"] | components["schemas"]["WhyTrips"];
+        WhyArea: {
+            /** @enum {string} */
+            code: "area";
+            /** Format: double */
+            grossM2: number;
+            /** Format: double */
+            openingsM2: number;
+            /** Format: int32 */
+            pieces: number;
+        };
+        WhyBagStrength: {
+            /** @enum {string} */
+            code: "bagStrength";
+            /** Format: double */
+            f28Mpa: number;
+            /** Format: double */
+            waterCement: number;
+            /** Format: double */
+            atMostWaterCement: number;
+            /** Format: double */
+            mostCredit: number;
+        };
+        WhyBagWater: {
+            /** @enum {string} */
+            code: "bagWater";
+            /** Format: double */
+            leastL: number;
+            /** Format: double */
+            mostL: number;
+        };
+        WhyBagsMass: {
+            /** @enum {string} */
+            code: "bagsMass";
+            /** Format: double */
+            bags: number;
+            /** Format: double */
+            bagKg: number;
+        };
+        WhyBaseStone: {
+            /** @enum {string} */
+            code: "baseStone";
+            /** Format: double */
+            compactedM3: number;
+            /** Format: double */
+            loosening: number;
+            /** Format: double */
+            looseM3: number;
+            /** Format: int32 */
+            lifts: number;
+            /** Format: double */
+            liftMm: number;
+        };
+        WhyBatchCount: {
+            /** @enum {string} */
+            code: "batchCount";
+            /** Format: double */
+            orderL: number;
+            /** Format: double */
+            holdBackL: number;
+            /** Format: double */
+            capacityL: number;
+            /** Format: double */
+            unitL: number;
+        };
+        WhyBends: {
+            /** @enum {string} */
+            code: "bends";
+            /** Format: double */
+            tightestM: number;
+            /** Format: double */
+            leastM: number;
+            /** Format: double */
+            stripMm: number;
+            /** Format: double */
+            insideM: number;
+        };
+        WhyBoards: {
+            /** @enum {string} */
+            code: "boards";
+            /** Format: double */
+            cutM: number;
+            /** Format: double */
+            stockM: number;
+            /** Format: int32 */
+            lowerBound: number;
+            /** Format: double */
+            kerfMm: number;
+        };
+        WhyCapacity: {
+            /** @enum {string} */
+            code: "capacity";
+            /** Format: double */
+            unitL: number;
+            /** Format: double */
+            unitLooseL: number;
+            /** Format: double */
+            looseLimitL: number;
+        };
+        WhyCastings: {
+            /** @enum {string} */
+            code: "castings";
+            /** Format: int32 */
+            pieces: number;
+            /** Format: int32 */
+            moulds: number;
+            /** Format: double */
+            stripDays: number;
+            /** Format: double */
+            cleanDays: number;
+        };
+        WhyCoatWindow: {
+            /** @enum {string} */
+            code: "coatWindow";
+            /** Format: double */
+            fromDays: number;
+            /** Format: double */
+            leastH: number;
+            /** Format: double */
+            mostH: number;
+            /** Format: double */
+            dryH: number;
+            /** Format: int32 */
+            coats: number;
+        };
+        WhyCost: {
+            /** @enum {string} */
+            code: "cost";
+            /** Format: double */
+            goodsMoney: number;
+            /** Format: double */
+            extrasMoney: number;
+            /** Format: double */
+            homeMoney: number;
+        };
+        WhyCycle: {
+            /** @enum {string} */
+            code: "cycle";
+            /** Format: double */
+            cycleMin: number;
+            /** Format: double */
+            barrowM: number;
+            /** Format: int32 */
+            hands: number;
+            /** Format: int32 */
+            mixers: number;
+            /** Format: double */
+            crewFactor: number;
+        };
+        WhyDoneBy: {
+            /** @enum {string} */
+            code: "doneBy";
+            /** Format: int32 */
+            zones: number;
+            /** Format: double */
+            mixingMin: number;
+        };
+        WhyEvaporation: {
+            /** @enum {string} */
+            code: "evaporation";
+            /** Format: double */
+            careKgM2H: number;
+            /** Format: double */
+            actKgM2H: number;
+            /** Format: double */
+            mixC: number;
+        };
+        WhyExcavation: {
+            /** @enum {string} */
+            code: "excavation";
+            /** Format: double */
+            depthMm: number;
+            /** Format: double */
+            baseMm: number;
+        };
+        WhyFall: {
+            /** @enum {string} */
+            code: "fall";
+            /** Format: double */
+            gradePct: number;
+            /** Format: double */
+            leastPct: number;
+            /** Format: double */
+            atHousePct: number;
+        };
+        WhyFibreDose: {
+            /** @enum {string} */
+            code: "fibreDose";
+            /** Format: double */
+            orderL: number;
+            /** Format: double */
+            doseKg: number;
+        };
+        WhyFinalSetOnSite: {
+            /** @enum {string} */
+            code: "finalSetOnSite";
+            /** Format: double */
+            setH: number;
+            /** Format: double */
+            mixC: number;
+        };
+        WhyFirstSetOnSite: {
+            /** @enum {string} */
+            code: "firstSetOnSite";
+            /** Format: double */
+            setH: number;
+            /** Format: double */
+            mixC: number;
+        };
+        WhyHandsWanted: {
+            /** @enum {string} */
+            code: "handsWanted";
+            /** Format: double */
+            volumeM3: number;
+            /** Format: double */
+            comfortM3: number;
+            /** Format: double */
+            exhaustionM3: number;
+        };
+        WhyHoldBack: {
+            /** @enum {string} */
+            code: "holdBack";
+            /** Format: double */
+            leastL: number;
+            /** Format: double */
+            mostL: number;
+        };
+        WhyInitialSet: {
+            /** @enum {string} */
+            code: "initialSet";
+            /** Format: double */
+            waterCement: number;
+            /** Format: double */
+            finalSetH: number;
+        };
+        WhyJointAge: {
+            /** @enum {string} */
+            code: "jointAge";
+            /** Format: double */
+            limitMin: number;
+            /** Format: double */
+            initialSetH: number;
+            /** Format: double */
+            mixC: number;
+            /** Format: double */
+            progress: number;
+        };
+        WhyLoad: {
+            /** @enum {string} */
+            code: "load";
+            /** Format: int32 */
+            lines: number;
+        };
+        WhyMeanEvaporation: {
+            /** @enum {string} */
+            code: "meanEvaporation";
+            /** Format: double */
+            hours: number;
+            /** Format: double */
+            peakKgM2H: number;
+        };
+        WhyMeshSheets: {
+            /** @enum {string} */
+            code: "meshSheets";
+            /** Format: double */
+            sheetAlongM: number;
+            /** Format: double */
+            sheetAcrossM: number;
+            /** Format: double */
+            lapMm: number;
+            /** Format: double */
+            coverMm: number;
+        };
+        WhyMilestone: {
+            /** @enum {string} */
+            code: "milestone";
+            /** Format: double */
+            needsMpa: number;
+            /** Format: double */
+            sharePct: number;
+            /** Format: double */
+            leastHours: number;
+            /** Format: double */
+            f28Mpa: number;
+        };
+        WhyMixTemperature: {
+            /** @enum {string} */
+            code: "mixTemperature";
+            /** Format: double */
+            solidsKg: number;
+            /** Format: double */
+            solidsC: number;
+            /** Format: double */
+            waterKg: number;
+            /** Format: double */
+            waterC: number;
+        };
+        WhyMouldSheets: {
+            /** @enum {string} */
+            code: "mouldSheets";
+            /** Format: int32 */
+            moulds: number;
+            /** Format: double */
+            sheetAlongM: number;
+            /** Format: double */
+            sheetAcrossM: number;
+            /** Format: double */
+            parts: number;
+        };
+        WhyNetVolume: {
+            /** @enum {string} */
+            code: "netVolume";
+            /** Format: double */
+            areaM2?: null | number;
+            /** Format: double */
+            meanDepthMm?: null | number;
+            /** Format: double */
+            slabL?: null | number;
+            /** Format: double */
+            thickEdgesL?: null | number;
+            /** Format: double */
+            fieldL?: null | number;
+            /** Format: double */
+            apronsL?: null | number;
+            /** Format: double */
+            footingL?: null | number;
+            /** Format: double */
+            tubeL?: null | number;
+            /** Format: double */
+            baseCourseL?: null | number;
+            /** Format: double */
+            toppingL?: null | number;
+            /** Format: double */
+            pebbleBedL?: null | number;
+        };
+        WhyNextWetting: {
+            /** @enum {string} */
+            code: "nextWetting";
+            /** Format: double */
+            storeKgM2: number;
+            /** Format: double */
+            evaporationKgM2H: number;
+            /** Format: double */
+            driesH: number;
+        };
+        WhyOrderVolume: {
+            /** @enum {string} */
+            code: "orderVolume";
+            /** Format: double */
+            netL: number;
+            /** Format: double */
+            wastePct: number;
+        };
+        WhyPanels: {
+            /** @enum {string} */
+            code: "panels";
+            /** Format: double */
+            thicknessMm: number;
+            /** Format: double */
+            spacingOverThickness: number;
+            /** Format: double */
+            spacingM: number;
+            /** Format: double */
+            mostRatio: number;
+            /** Format: double */
+            depthMm: number;
+        };
+        WhyPartsBallast: {
+            /** @enum {string} */
+            code: "partsBallast";
+            /** Format: double */
+            ballastParts: number;
+            /** Format: double */
+            sandPct: number;
+            /** Format: double */
+            bulking: number;
+            /** Format: double */
+            waterPct: number;
+        };
+        WhyPartsCement: {
+            /** @enum {string} */
+            code: "partsCement";
+            /** Format: double */
+            cementParts: number;
+            /** Format: double */
+            sandParts: number;
+            /** Format: double */
+            stoneParts: number;
+            /** Format: double */
+            ballastParts: number;
+            /** Format: double */
+            yieldL: number;
+        };
+        WhyPartsSand: {
+            /** @enum {string} */
+            code: "partsSand";
+            /** Format: double */
+            sandParts: number;
+            /** Format: double */
+            bulking: number;
+            /** Format: double */
+            waterPct: number;
+        };
+        WhyPartsStone: {
+            /** @enum {string} */
+            code: "partsStone";
+            /** Format: double */
+            stoneParts: number;
+            /** Format: double */
+            waterPct: number;
+        };
+        WhyPartsStrength: {
+            /** @enum {string} */
+            code: "partsStrength";
+            /** Format: double */
+            waterCement: number;
+        };
+        WhyPartsWater: {
+            /** @enum {string} */
+            code: "partsWater";
+            /** Format: double */
+            stoneMm: number;
+            /** Format: double */
+            slumpMm: number;
+            /** Format: double */
+            airPct: number;
+            /** Format: double */
+            carriedKg: number;
+        };
+        WhyPassWindow: {
+            /** @enum {string} */
+            code: "passWindow";
+            /** Format: double */
+            opensAt: number;
+            /** Format: double */
+            closesAt: number;
+            /** Format: double */
+            initialSetH: number;
+            /** Format: double */
+            concreteC: number;
+            /** Format: double */
+            doubtPct: number;
+            /** Format: int32 */
+            members: number;
+        };
+        WhyPathLength: {
+            /** @enum {string} */
+            code: "pathLength";
+            /** Format: int32 */
+            stretches: number;
+        };
+        WhyPerLitre: {
+            /** @enum {string} */
+            code: "perLitre";
+            /** Format: double */
+            concreteMoney: number;
+            /** Format: double */
+            orderL: number;
+        };
+        WhyPerimeter: {
+            /** @enum {string} */
+            code: "perimeter";
+            /** Format: int32 */
+            edges: number;
+        };
+        WhyPieceMass: {
+            /** @enum {string} */
+            code: "pieceMass";
+            /** Format: double */
+            pieceL: number;
+            /** Format: double */
+            hardKg: number;
+        };
+        WhyRainChance: {
+            /** @enum {string} */
+            code: "rainChance";
+            /** Format: double */
+            hours: number;
+            /** Format: double */
+            noGoPct: number;
+            /** Format: double */
+            warnPct: number;
+        };
+        WhyRewetting: {
+            /** @enum {string} */
+            code: "rewetting";
+            /** Format: double */
+            storeKgM2: number;
+            /** Format: double */
+            evaporationKgM2H: number;
+        };
+        WhyRounding: {
+            /** @enum {string} */
+            code: "rounding";
+            /** Format: double */
+            waterCement: number;
+            /** Format: double */
+            yieldPct: number;
+            /** Format: double */
+            stepShare: number;
+        };
+        WhyScrim: {
+            /** @enum {string} */
+            code: "scrim";
+            /** Format: double */
+            areaM2: number;
+            /** Format: double */
+            overlap: number;
+        };
+        WhySheen: {
+            /** @enum {string} */
+            code: "sheen";
+            /** Format: double */
+            bleedsKgM2: number;
+            /** Format: double */
+            waterKg: number;
+            /** Format: double */
+            depthMm: number;
+            /** Format: double */
+            waterCement: number;
+            /** Format: double */
+            sheenKgM2: number;
+            /** Format: double */
+            deficitKgM2H: number;
+        };
+        WhySpoil: {
+            /** @enum {string} */
+            code: "spoil";
+            /** Format: double */
+            bankM3: number;
+            /** Format: double */
+            swell: number;
+        };
+        WhyStakes: {
+            /** @enum {string} */
+            code: "stakes";
+            /** Format: double */
+            spacingM: number;
+            /** Format: double */
+            bentM: number;
+        };
+        WhyStartChance: {
+            /** @enum {string} */
+            code: "startChance";
+            /** Format: int32 */
+            members: number;
+            /** Format: double */
+            setDoubtPct: number;
+        };
+        WhySteelBars: {
+            /** @enum {string} */
+            code: "steelBars";
+            /** Format: double */
+            barM: number;
+            /** Format: double */
+            massPerM: number;
+            /** Format: double */
+            spacingMm: number;
+            /** Format: double */
+            lapMm: number;
+            /** Format: double */
+            coverMm: number;
+        };
+        WhyStrength: {
+            /** @enum {string} */
+            code: "strength";
+            /** Format: double */
+            f28Mpa: number;
+            /** Format: double */
+            ageCoefficient: number;
+            /** Format: double */
+            finalSetH: number;
+            /** Format: double */
+            wetEquivalentDays: number;
+            /** Format: double */
+            share: number;
+        };
+        WhyTrips: {
+            /** @enum {string} */
+            code: "trips";
+            /** Format: double */
+            massKg: number;
+            /** Format: double */
+            payloadKg: number;
+            /** Format: double */
+            tripsMoney: number;
+            /** Format: double */
+            deliveryMoney: number;
+        };
+        WhyTruckCost: {
+            /** @enum {string} */
+            code: "truckCost";
+            /** Format: double */
+            orderedM3: number;
+            /** Format: double */
+            perM3Money: number;
+            /** Format: double */
+            minimumM3: number;
+            /** Format: double */
+            shortMoney: number;
+            /** Format: double */
+            deliveryMoney: number;
+        };
+        WhyWarmWater: {
+            /** @enum {string} */
+            code: "warmWater";
+            /** Format: double */
+            wantedC: number;
+            /** Format: double */
+            solidsKg: number;
+            /** Format: double */
+            solidsC: number;
+            /** Format: double */
+            waterKg: number;
+        };
+        WhyWaterToCement: {
+            /** @enum {string} */
+            code: "waterToCement";
+            /** Format: double */
+            waterKg: number;
+            /** Format: double */
+            cementKg: number;
+        };
+        WhyWetDays: {
+            /** @enum {string} */
+            code: "wetDays";
+            /** Format: double */
+            meanAirC: number;
+            /** Format: double */
+            warmC: number;
+            /** Format: double */
+            coldSharePct: number;
+        };
+        WhyWholeBags: {
+            /** @enum {string} */
+            code: "wholeBags";
+            /** Format: double */
+            orderL: number;
+            /** Format: double */
+            holdBackL: number;
+            /** Format: double */
+            wholeL: number;
+        };
         /**
-         * @description Which figure an explanation belongs to. The browser holds the formula's words for each.
+         * @description Days on which somebody pours.
          * @enum {unknown}
          */
-        WhyCode: "area" | "perimeter" | "pathLength" | "netVolume" | "orderVolume" | "fall" | "panels" | "pieceMass" | "excavation" | "spoil" | "baseStone" | "boards" | "stakes" | "bends" | "steelBars" | "meshSheets" | "fibreDose" | "scrim" | "mouldSheets" | "castings" | "bags" | "bagsMass" | "bagWater" | "bagStrength" | "partsWater" | "partsCement" | "partsSand" | "partsStone" | "partsBallast" | "rounding" | "warmWater" | "cost" | "load" | "perLitre" | "truckCost" | "trips" | "partsStrength" | "waterCement" | "initialSet" | "mixTemperature" | "capacity" | "batchCount" | "holdBack" | "cycle" | "handsWanted" | "jointAge" | "passWindow" | "sheen" | "firstSetOnSite" | "finalSetOnSite" | "doneBy" | "evaporation" | "rainChance" | "startChance" | "wetDays" | "rewetting" | "meanEvaporation" | "strength" | "milestone" | "nextWetting" | "coatWindow";
+        WorkDays: "any" | "weekdays" | "evenings" | "weekends";
         ZoneReport: {
             /**
              * Format: int32
@@ -3732,6 +6436,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanReport"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    Calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarReport"];
                 };
             };
             /** @description Bad Request */
@@ -4240,7 +7004,9 @@ export interface operations {
     };
     ListLog: {
         parameters: {
-            query?: never;
+            query?: {
+                after?: string;
+            };
             header?: never;
             path: {
                 id: string;
@@ -4255,7 +7021,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LogEntry"][];
+                    "application/json": components["schemas"]["LogLine"][];
                 };
             };
             /** @description Not Found */
@@ -4280,7 +7046,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LogEntry"][];
+                "application/json": components["schemas"]["JobEvent"][];
             };
         };
         responses: {
@@ -4290,7 +7056,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LogEntry"][];
+                    "application/json": components["schemas"]["LogLine"][];
                 };
             };
             /** @description Bad Request */

@@ -3,7 +3,7 @@ import { useDisclosure, useHotkeys } from '@mantine/hooks';
 import { IconKeyboard, IconMoon, IconSun } from '@tabler/icons-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { app, keyList } from '../common/words';
+import { app, keyList } from '../words';
 import classes from './AppFrame.module.css';
 
 interface AppFrameProps {

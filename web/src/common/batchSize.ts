@@ -1,6 +1,6 @@
 import type { BatchRecipe } from '../api/client';
-import { quarters } from './format';
-import { counted, load } from './words';
+import { quarters } from '../format/format';
+import { counted, load } from '../words';
 
 /** What a batch is made of, said short. */
 export const batchSize = (recipe: BatchRecipe): string => {

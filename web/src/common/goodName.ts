@@ -1,7 +1,7 @@
 import type { Bag, BuyDocument, BuyLine } from '../api/client';
 import { boardName } from './boardName';
-import type { Formats } from './format';
-import { additives, bagKinds, goods } from './words';
+import type { Formats } from '../format/format';
+import { additives, bagKinds, goods } from '../words';
 
 /** A bag by its kind and mass; one of the user's own by the name it was given. */
 export function bagName(id: string, bags: Bag[], own: BuyDocument['bags'], format: Formats): string {
@@ -23,7 +23,7 @@ export function goodName(line: BuyLine, bags: Bag[], own: BuyDocument['bags'], f
     case 'bar':
       return goods.bar(`${line.of}, ${format.length(line.lengthM)}`);
     case 'sheet':
-      return goods.sheet(format.small(line.lengthM * 1000));
+      return goods.sheet(format.smallM(line.lengthM));
     default:
       return goods[line.kind]('');
   }

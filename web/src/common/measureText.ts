@@ -1,6 +1,6 @@
 import type { Measure } from '../api/client';
-import { quarters, type Formats } from './format';
-import { additives, counted, load, mix, things } from './words';
+import { quarters, type Formats } from '../format/format';
+import { additives, counted, load, mix, things } from '../words';
 
 /** How much of a thing is measured: 2¼ buckets, 3 doses, 120 g. */
 export function measureAmount(m: Measure, format: Formats): string {

@@ -1,7 +1,7 @@
 import type { BatchRecipe, Measure } from '../api/client';
-import { quarters, type Formats } from '../common/format';
+import { quarters, type Formats } from '../format/format';
 import { measureAmount, measureName } from '../common/measureText';
-import { counted, load, mix as words } from '../common/words';
+import { counted, load, mix as words } from '../words';
 import classes from './BatchDrawing.module.css';
 import { useSize } from './useSize';
 

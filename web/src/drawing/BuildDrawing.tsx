@@ -1,6 +1,6 @@
 import type { ElementBuildReport, ElementReport } from '../api/client';
-import type { Formats } from '../common/format';
-import { build as words } from '../common/words';
+import type { Formats } from '../format/format';
+import { build as words } from '../words';
 import { barFor, fit } from './fit';
 import { diagonalLabels } from './labels';
 import { Patterns, ScaleBar } from './Patterns';

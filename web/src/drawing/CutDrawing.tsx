@@ -1,7 +1,7 @@
 import type { CutListReport } from '../api/client';
 import { boardName } from '../common/boardName';
-import type { Formats } from '../common/format';
-import { build as words, verdicts } from '../common/words';
+import type { Formats } from '../format/format';
+import { build as words, verdicts } from '../words';
 import classes from './CutDrawing.module.css';
 
 /** Past so many boards a drawing says no more than the list. */

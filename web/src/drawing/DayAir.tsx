@@ -1,6 +1,6 @@
 import type { DayReport } from '../api/client';
-import { factText, type Formats } from '../common/format';
-import { day as words } from '../common/words';
+import { factText, type Formats } from '../format/format';
+import { day as words } from '../words';
 import { AIR, HOUR_MS, TOP, hoursOf, ms, type Frame } from './dayFrame';
 import classes from './DayTimeline.module.css';
 

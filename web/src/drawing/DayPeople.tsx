@@ -1,6 +1,6 @@
 import type { DayReport } from '../api/client';
-import type { Formats } from '../common/format';
-import { day as words, passes as passWords } from '../common/words';
+import type { Formats } from '../format/format';
+import { day as words, passes as passWords } from '../words';
 import { MINUTE_MS, ms, type Frame } from './dayFrame';
 import classes from './DayTimeline.module.css';
 

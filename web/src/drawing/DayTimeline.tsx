@@ -1,7 +1,7 @@
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { DayReport, PassReport } from '../api/client';
-import { twoDigits, type Formats } from '../common/format';
-import { day as words, passes as passWords } from '../common/words';
+import { twoDigits, type Formats } from '../format/format';
+import { day as words, passes as passWords } from '../words';
 import { DayAir } from './DayAir';
 import { AIR, HOUR_MS, RIGHT, TIMES, TOP, frameOf, hoursOf, ms, type Frame } from './dayFrame';
 import { DayPeople } from './DayPeople';

@@ -1,6 +1,6 @@
 import { UnstyledButton } from '@mantine/core';
 import type { Enum } from '../api/client';
-import { consistencies, consistencyTests, mix as words } from '../common/words';
+import { consistencies, consistencyTests, mix as words } from '../words';
 import classes from './FeelLadder.module.css';
 
 type Consistency = Enum<'Consistency'>;

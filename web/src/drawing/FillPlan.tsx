@@ -1,6 +1,6 @@
 import type { BatchReport, ElementReport, PlanPoint } from '../api/client';
-import type { Formats } from '../common/format';
-import { load as words } from '../common/words';
+import type { Formats } from '../format/format';
+import { load as words } from '../words';
 import classes from './FillPlan.module.css';
 import { barFor, fit, type Fit } from './fit';
 import { ScaleBar } from './Patterns';

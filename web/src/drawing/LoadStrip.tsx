@@ -2,8 +2,8 @@ import { UnstyledButton } from '@mantine/core';
 import type { CSSProperties } from 'react';
 import type { PlanReport } from '../api/client';
 import { Heard } from '../common/Heard';
-import { quarters, type Formats } from '../common/format';
-import { load as words } from '../common/words';
+import { quarters, type Formats } from '../format/format';
+import { load as words } from '../words';
 import classes from './LoadStrip.module.css';
 import { useSize } from './useSize';
 

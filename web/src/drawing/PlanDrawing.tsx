@@ -1,6 +1,6 @@
 import type { ElementReport } from '../api/client';
-import type { Formats } from '../common/format';
-import { shape as words } from '../common/words';
+import type { Formats } from '../format/format';
+import { shape as words } from '../words';
 import { barFor, fit, type Fit } from './fit';
 import { openingLabel, openingText } from './labels';
 import { Patterns, ScaleBar } from './Patterns';
@@ -16,6 +16,9 @@ interface PlanDrawingProps {
   format: Formats;
   onEdge?: ((edge: number) => void) | undefined;
   onJoint?: ((line: number, atM: number) => void) | undefined;
+  /** A panel is picked by its number. */
+  onPanel?: (panel: number) => void;
+  pickedPanel?: number | null;
 }
 
 const MARGIN = 62;
@@ -88,7 +91,7 @@ function Stretches({ element, at, format }: { element: ElementReport; at: Fit; f
 }
 
 /** The plan to scale: outline, what each edge meets, openings, joints, fall. An edge is a button, a joint can be dragged. */
-export function PlanDrawing({ element, format, onEdge, onJoint }: PlanDrawingProps) {
+export function PlanDrawing({ element, format, onEdge, onJoint, onPanel, pickedPanel }: PlanDrawingProps) {
   const { ref, width, height, ready } = useSize();
   const margin = width < NARROW ? NARROW_MARGIN : MARGIN;
   const at = fit(reaches(element.corners, element.edges), width, height - BAR_ROOM, margin);
@@ -126,7 +129,14 @@ export function PlanDrawing({ element, format, onEdge, onJoint }: PlanDrawingPro
             <PlanEdges element={element} at={at} format={format} onEdge={onEdge} />
           )}
           <Stretches element={element} at={at} format={format} />
-          <PlanJoints element={element} at={at} format={format} onJoint={onJoint} />
+          <PlanJoints
+            element={element}
+            at={at}
+            format={format}
+            onJoint={onJoint}
+            onPanel={onPanel}
+            pickedPanel={pickedPanel}
+          />
           <ScaleBar metres={bar} scale={at.scale} text={format.scaleBar(bar)} y={height - 14} />
         </svg>
       )}

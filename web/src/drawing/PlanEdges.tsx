@@ -1,6 +1,6 @@
 import type { ElementReport, PlanPoint } from '../api/client';
-import type { Formats } from '../common/format';
-import { meets as meetsWords, shape as words } from '../common/words';
+import type { Formats } from '../format/format';
+import { meets as meetsWords, shape as words } from '../words';
 import type { Fit } from './fit';
 import classes from './PlanDrawing.module.css';
 import { edgeTo, turnsLeft } from './ring';

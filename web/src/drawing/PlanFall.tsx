@@ -1,5 +1,5 @@
 import type { ElementReport } from '../api/client';
-import { grade, type Formats } from '../common/format';
+import { grade, type Formats } from '../format/format';
 import type { Fit } from './fit';
 import classes from './PlanDrawing.module.css';
 import { within } from './ring';

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import type { ElementReport, JointLineReport } from '../api/client';
-import type { Formats } from '../common/format';
-import { joints as words } from '../common/words';
+import type { Formats } from '../format/format';
+import { joints as words, pours as pourWords } from '../words';
 import type { Fit } from './fit';
 import { openingText, panelNumber } from './labels';
 import classes from './PlanDrawing.module.css';
@@ -11,6 +11,8 @@ interface PlanJointsProps {
   at: Fit;
   format: Formats;
   onJoint: ((line: number, atM: number) => void) | undefined;
+  onPanel?: ((panel: number) => void) | undefined;
+  pickedPanel?: number | null | undefined;
 }
 
 const STEP_M = 0.01;
@@ -98,7 +100,7 @@ function Handle({ element, line, i, at, format, onJoint }: HandleProps) {
 
 /** Joints, the panels between them by number, and the way the barrow leaves. */
 export function PlanJoints(props: PlanJointsProps) {
-  const { element, at, format } = props;
+  const { element, at, format, onPanel, pickedPanel } = props;
   const { joints } = element;
   const lines = joints.lines;
   const names = element.openings.map((o) => openingText(o, format));
@@ -118,7 +120,25 @@ export function PlanJoints(props: PlanJointsProps) {
         joints.panels.map((p, i) => {
           const place = panelNumber(element, i, names, at);
           return (
-            <g key={p.number} transform={`translate(${String(place.x)} ${String(place.y)})`}>
+            <g
+              key={p.number}
+              transform={`translate(${String(place.x)} ${String(place.y)})`}
+              {...(onPanel && {
+                role: 'button',
+                tabIndex: 0,
+                'aria-label': pourWords.pickPanel(p.number),
+                'aria-pressed': p.number === pickedPanel,
+                className: classes.panelButton,
+                onClick: () => {
+                  onPanel(p.number);
+                },
+                onKeyDown: (e: React.KeyboardEvent) => {
+                  if (e.key !== 'Enter' && e.key !== ' ') return;
+                  e.preventDefault();
+                  onPanel(p.number);
+                },
+              })}
+            >
               <title>{words.panel(p.number)}</title>
               <circle r={11} className={classes.panelRing} />
               <text className={classes.panel} y={4.5}>

@@ -1,6 +1,6 @@
 import type { ElementBuildReport, ElementReport } from '../api/client';
-import { grade, type Formats } from '../common/format';
-import { castParts, section as words } from '../common/words';
+import { grade, type Formats } from '../format/format';
+import { castParts, section as words } from '../words';
 import { Patterns } from './Patterns';
 import classes from './PlanDrawing.module.css';
 import { useSize } from './useSize';

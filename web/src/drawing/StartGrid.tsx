@@ -1,8 +1,8 @@
 import { UnstyledButton } from '@mantine/core';
 import type { StartHour } from '../api/client';
 import { Heard } from '../common/Heard';
-import { calendarDay, number, twoDigits } from '../common/format';
-import { dayFaultMarks, dayFaults, day as words } from '../common/words';
+import { calendarDay, number, twoDigits } from '../format/format';
+import { dayFaultMarks, dayFaults, day as words } from '../words';
 import classes from './StartGrid.module.css';
 
 interface StartGridProps {

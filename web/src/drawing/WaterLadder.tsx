@@ -1,6 +1,6 @@
 import type { components } from '../api/schema';
-import { ticks, type Formats } from '../common/format';
-import { mix as words } from '../common/words';
+import { ticks, type Formats } from '../format/format';
+import { mix as words } from '../words';
 import { useSize } from './useSize';
 import classes from './WaterLadder.module.css';
 

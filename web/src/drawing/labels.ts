@@ -1,5 +1,5 @@
 import type { ElementReport } from '../api/client';
-import type { Formats } from '../common/format';
+import type { Formats } from '../format/format';
 import type { Fit } from './fit';
 
 /** A place on the screen, by its middle; pixels. */

@@ -1,6 +1,14 @@
 import { createContext, useContext, type Context } from 'react';
-import type { Explanation, Finding, JobDocument, PlanReport, ReadingReport, Remedy } from '../api/client';
-import type { Formats } from '../common/format';
+import type {
+  Explanation,
+  Finding,
+  JobDocument,
+  PlanReport,
+  ReadingReport,
+  Remedy,
+  Why,
+} from '../api/client';
+import type { Formats } from '../format/format';
 import type { Pointer } from './pointer';
 import type { DiaryHandle } from './useDiary';
 import type { Edit } from './useJob';
@@ -15,6 +23,8 @@ export interface Editing {
   /** Which element is looked at, in every step. */
   chosen: number;
   choose: (element: number) => void;
+  /** Which pour is looked at, in every step; null is the first. */
+  choosePour: (id: string) => void;
 }
 
 /** What was worked out last. */
@@ -60,8 +70,5 @@ export const findingsAt = (report: PlanReport, pointer: Pointer): Finding[] =>
 export const readingAt = (report: PlanReport, pointer: Pointer): ReadingReport | undefined =>
   report.readings.find((r) => r.path === pointer);
 
-export const explanationOf = (
-  report: PlanReport,
-  code: Explanation['code'],
-  of = '',
-): Explanation | undefined => report.explanations.find((e) => e.code === code && e.of === of);
+export const explanationOf = (report: PlanReport, code: Why['code'], of = ''): Explanation | undefined =>
+  report.explanations.find((e) => e.says.code === code && e.of === of);

@@ -1,18 +1,18 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { LogEntry } from '../api/client';
+import type { JobEvent } from '../api/client';
 import { DiarySender, type Confirmed } from './diary';
 
-const line = (id: string): LogEntry => ({
+const line = (id: string): JobEvent => ({
   id,
   at: '2027-05-08T05:00:00Z',
   kind: 'wetted',
-  product: null,
-  strikes: null,
+  pour: '',
+  device: '',
   note: '',
 });
 
 /** A program that answers when it is told to, and what is kept on the device. */
-function open(confirmed: LogEntry[] = [], pending: LogEntry[] = []) {
+function open(confirmed: JobEvent[] = [], pending: JobEvent[] = []) {
   const has = new Map(confirmed.map((l) => [l.id, l]));
   const program = { up: true, sent: 0, kept: pending };
   const sender = new DiarySender(confirmed, pending, {

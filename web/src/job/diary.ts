@@ -1,17 +1,17 @@
-import type { LogEntry } from '../api/client';
+import type { JobEvent } from '../api/client';
 
 /** What came of sending lines: all lines that the program now has, or nothing. */
-export type Confirmed = LogEntry[] | null;
+export type Confirmed = JobEvent[] | null;
 
 export interface DiaryPorts {
-  send: (lines: LogEntry[]) => Promise<Confirmed>;
+  send: (lines: JobEvent[]) => Promise<Confirmed>;
   /** Keeps on this device what the program has not had yet. */
-  keep: (lines: LogEntry[]) => void;
+  keep: (lines: JobEvent[]) => void;
 }
 
 export interface DiaryState {
   /** All lines, those that wait included. */
-  lines: LogEntry[];
+  lines: JobEvent[];
   /** Ids of lines that the program has not had yet. */
   waiting: ReadonlySet<string>;
 }
@@ -24,13 +24,13 @@ const RETRY_MS = 2500;
  */
 export class DiarySender {
   state: DiaryState;
-  private confirmed: LogEntry[];
-  private pending: LogEntry[];
+  private confirmed: JobEvent[];
+  private pending: JobEvent[];
   private readonly ports: DiaryPorts;
   private busy = false;
   private readonly listeners = new Set<() => void>();
 
-  constructor(confirmed: LogEntry[], pending: LogEntry[], ports: DiaryPorts) {
+  constructor(confirmed: JobEvent[], pending: JobEvent[], ports: DiaryPorts) {
     this.ports = ports;
     this.confirmed = confirmed;
     this.pending = pending;
@@ -46,13 +46,13 @@ export class DiarySender {
   readonly current = (): DiaryState => this.state;
 
   /** Takes in what the program has, asked for when the page was opened. */
-  learn(lines: LogEntry[]): void {
+  learn(lines: JobEvent[]): void {
     const had = new Set(this.confirmed.map((l) => l.id));
     this.confirmed = [...this.confirmed, ...lines.filter((l) => !had.has(l.id))];
     this.say();
   }
 
-  tell(line: LogEntry): void {
+  tell(line: JobEvent): void {
     this.pending = [...this.pending, line];
     this.ports.keep(this.pending);
     this.say();

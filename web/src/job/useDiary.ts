@@ -1,20 +1,20 @@
 import { v4 as newId } from 'uuid';
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
-import { http, type LogEntry, type LogKind } from '../api/client';
+import { http, type JobEvent, type LogLine } from '../api/client';
 import { DiarySender, type DiaryState } from './diary';
+import { keptEvents } from './keptEvents';
 
 const key = (job: string) => `setfirm-diary-${job}`;
 
-function kept(job: string): LogEntry[] {
+function kept(job: string): JobEvent[] {
   try {
-    const lines = JSON.parse(localStorage.getItem(key(job)) ?? '[]') as unknown;
-    return Array.isArray(lines) ? (lines as LogEntry[]) : [];
+    return keptEvents(JSON.parse(localStorage.getItem(key(job)) ?? '[]'));
   } catch {
     return [];
   }
 }
 
-function keep(job: string, lines: LogEntry[]): void {
+function keep(job: string, lines: JobEvent[]): void {
   try {
     if (lines.length === 0) localStorage.removeItem(key(job));
     else localStorage.setItem(key(job), JSON.stringify(lines));
@@ -23,18 +23,24 @@ function keep(job: string, lines: LogEntry[]): void {
   }
 }
 
-async function send(job: string, lines: LogEntry[]): Promise<LogEntry[] | null> {
+const eventsOf = (lines: LogLine[]): JobEvent[] => lines.map((l) => l.event);
+
+async function send(job: string, lines: JobEvent[]): Promise<JobEvent[] | null> {
   try {
     const { data } = await http.POST('/api/jobs/{id}/log', { params: { path: { id: job } }, body: lines });
-    return data ?? null;
+    return data ? eventsOf(data) : null;
   } catch {
     return null;
   }
 }
 
+type Without<E, K extends PropertyKey> = E extends unknown ? Omit<E, K> : never;
+/** What is told; when, and by which id, is put to it. */
+export type Telling = Without<JobEvent, 'id' | 'at' | 'device' | 'note'>;
+
 export interface DiaryHandle extends DiaryState {
   /** Tells of something done just now. */
-  tell: (kind: LogKind, more?: Partial<LogEntry>) => void;
+  tell: (what: Telling) => void;
 }
 
 const open = (job: string) =>
@@ -53,7 +59,7 @@ export function useDiary(job: string): DiaryHandle {
     void http
       .GET('/api/jobs/{id}/log', { params: { path: { id: job } } })
       .then(({ data }) => {
-        if (data && data.length > 0 && !gone) sender.learn(data);
+        if (data && data.length > 0 && !gone) sender.learn(eventsOf(data));
       })
       .catch(() => undefined);
     return () => {
@@ -62,16 +68,8 @@ export function useDiary(job: string): DiaryHandle {
   }, [job, sender]);
   const state = useSyncExternalStore(sender.subscribe, sender.current);
   const tell = useCallback(
-    (kind: LogKind, more: Partial<LogEntry> = {}) => {
-      sender.tell({
-        id: newId(),
-        at: new Date().toISOString(),
-        kind,
-        product: null,
-        strikes: null,
-        note: '',
-        ...more,
-      });
+    (what: Telling) => {
+      sender.tell({ ...what, id: newId(), at: new Date().toISOString(), device: '', note: '' });
     },
     [sender],
   );

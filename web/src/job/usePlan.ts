@@ -1,21 +1,24 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
-import { http, type JobDocument, type LogEntry, type PlanReport } from '../api/client';
+import { http, type JobDocument, type JobEvent, type PlanReport } from '../api/client';
 
 /** Now, no finer than it matters for what was missed. */
 const NOW_MS = 10 * 60_000;
 
-/** What a plan is made of: the job, and where something was told of it, that and the time. */
+/** What a plan is made of: the job, what was told of it, the time, and the pour that is wanted in full. */
 interface Asked {
   document: JobDocument;
-  log?: LogEntry[];
-  asOf?: string;
+  log: JobEvent[];
+  asOf: string;
+  pour: string | null;
 }
 
-const asked = (document: JobDocument, log: LogEntry[]): Asked =>
-  log.length === 0
-    ? { document }
-    : { document, log, asOf: new Date(Math.floor(Date.now() / NOW_MS) * NOW_MS).toISOString() };
+const asked = (document: JobDocument, log: JobEvent[], pour: string | null): Asked => ({
+  document,
+  log,
+  asOf: new Date(Math.floor(Date.now() / NOW_MS) * NOW_MS).toISOString(),
+  pour,
+});
 
 async function plan(body: Asked, signal: AbortSignal): Promise<PlanReport> {
   const { data, error } = await http.POST('/api/plan', { body, signal });
@@ -58,11 +61,11 @@ const RETRY_MS = 2500;
 const STALE_MS = 60_000;
 
 /** Asks for the plan of a change at once, while the page is still being drawn with it. */
-export function usePlanAhead(log: LogEntry[]): (document: JobDocument) => void {
+export function usePlanAhead(log: JobEvent[], pour: string | null): (document: JobDocument) => void {
   const client = useQueryClient();
   return useCallback(
     (document) => {
-      const body = asked(document, log);
+      const body = asked(document, log, pour);
       void client
         .query({
           queryKey: ['plan', body],
@@ -72,7 +75,7 @@ export function usePlanAhead(log: LogEntry[]): (document: JobDocument) => void {
         })
         .catch(() => undefined); // the page's own asking tells what is wrong
     },
-    [client, log],
+    [client, log, pour],
   );
 }
 
@@ -80,8 +83,8 @@ export function usePlanAhead(log: LogEntry[]): (document: JobDocument) => void {
 const shared = (report: PlanReport) => report;
 
 /** Plans the job anew with each change. While a field is half typed, what stood before stays, so that nothing jumps. */
-export function usePlan(document: JobDocument, log: LogEntry[]) {
-  const body = asked(document, log);
+export function usePlan(document: JobDocument, log: JobEvent[], pour: string | null) {
+  const body = asked(document, log, pour);
   const query = useQuery({
     queryKey: ['plan', body],
     queryFn: ({ signal }) => plan(body, signal),

@@ -12,8 +12,8 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, http, type JobDocument, type JobLine, type Units } from '../api/client';
 import { AppFrame } from '../app/AppFrame';
-import { calendarDay, formatsFor, number, type Formats } from '../common/format';
-import { app, save as saveWords, yard as words } from '../common/words';
+import { calendarDay, formatsFor, number, type Formats } from '../format/format';
+import { app, pours as pourWords, save as saveWords, yard as words } from '../words';
 import { SmallPlan } from './SmallPlan';
 import classes from './YardPage.module.css';
 
@@ -30,16 +30,23 @@ function gist(job: JobLine, f: Formats): string {
   const size = job.orderL === null ? '' : f.bulk(job.orderL);
   const bags = job.bags === null ? '' : words.bags(number(job.bags));
   const plan = [size, bags].filter(Boolean).join(', ');
-  const led = (by: string) => [by, plan].filter(Boolean).join(': ');
+  const which =
+    job.pours > 1 && job.nextPour !== null ? pourWords.ofMany(number(job.nextPour), number(job.pours)) : '';
+  const led = (by: string) => [[by, which].filter(Boolean).join(', '), plan].filter(Boolean).join(': ');
   switch (job.phase) {
     case 'keepWet':
-      return words.keptWet(
-        job.wetUntil && f.date(job.wetUntil),
-        job.nextWetting && f.dateHour(job.nextWetting),
-        job.walkFrom && f.dateHour(job.walkFrom),
-      );
+      return [
+        words.keptWet(
+          job.wetUntil && f.date(job.wetUntil),
+          job.nextWetting && f.dateHour(job.nextWetting),
+          job.walkFrom && f.dateHour(job.walkFrom),
+        ),
+        which && job.start ? words.nextPour(f.dateTime(job.start), which) : '',
+      ]
+        .filter(Boolean)
+        .join(' ');
     case 'pouring':
-      return job.doneBy ? words.doneBy(f.time(job.doneBy)) : '';
+      return [job.doneBy ? words.doneBy(f.time(job.doneBy)) : '', which].filter(Boolean).join(' ');
     case 'planned':
       return led(job.start ? f.dateTime(job.start) : '');
     case 'unfinished':

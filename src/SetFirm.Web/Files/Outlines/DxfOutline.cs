@@ -107,9 +107,7 @@ internal static class DxfOutline
             "6" => 1,
             "10" => 0.9144,
             "14" => 0.1,
-            var other => throw new OutlineFileException(Finding.Of(
-                FindingCode.FileUnitUnsupported, Severity.Error, $"/line/{pairs[at + 1].Line}",
-                ("unit", double.TryParse(other, NumberStyles.Integer, CultureInfo.InvariantCulture, out var code) ? code : -1))),
+            var other => throw new OutlineFileException(new Finding(Severity.Error, Place.Line(pairs[at + 1].Line), new Notice.FileUnitUnsupported(Unit: double.TryParse(other, NumberStyles.Integer, CultureInfo.InvariantCulture, out var code) ? code : -1))),
         };
     }
 
@@ -211,7 +209,7 @@ internal static class DxfOutline
     {
         if (loose.Count > MostLoose)
         {
-            throw new OutlineFileException(Finding.Of(FindingCode.FileTooManyPoints, Severity.Error, "/line/1", ("count", loose.Count), ("most", MostLoose)));
+            throw new OutlineFileException(new Finding(Severity.Error, Place.Line(1), new Notice.FileTooManyPoints(Count: loose.Count, Most: MostLoose)));
         }
 
         while (loose.Count > 0)

@@ -1,5 +1,5 @@
 using SetFirm.Core.Findings;
-using SetFirm.Core.Plans.Document;
+using SetFirm.Core.Job;
 using SetFirm.Core.Shapes;
 
 namespace SetFirm.Web.Files.Outlines;
@@ -38,14 +38,14 @@ internal readonly record struct FilePoint(double X, double Y, double Bulge = 0);
 internal sealed record FileOutline(IReadOnlyList<FilePoint> Points, double? MetresPerUnit);
 
 /// <summary>Thrown inside this folder where a file cannot be read on; the endpoint answers its finding.</summary>
-internal sealed class OutlineFileException(Finding finding) : Exception(finding.Code.ToString())
+internal sealed class OutlineFileException(Finding finding) : Exception(finding.Says.ToString())
 {
     public Finding Finding { get; } = finding;
 
     public static OutlineFileException Damaged(int line, string reason) =>
-        new(Core.Findings.Finding.Of(FindingCode.FileDamaged, Severity.Error, $"/line/{line}", ("line", line)).Naming("reason", reason));
+        new(new Finding(Severity.Error, Place.Line(line), new Notice.FileDamaged(Line: line, Reason: reason)));
 
-    public static OutlineFileException Empty() => new(Core.Findings.Finding.Of(FindingCode.FileWithoutOutline, Severity.Error, "/line/1"));
+    public static OutlineFileException Empty() => new(new Finding(Severity.Error, Place.Line(1), new Notice.FileWithoutOutline()));
 }
 
 /// <summary>Reads an outline from a file's text; which kind of file it is shows in the text.</summary>
@@ -63,7 +63,7 @@ internal static class OutlineFile
             var read = Parse(said.Text);
             if ((said.Unit is { } unit ? MetresPer(unit) : read.MetresPerUnit) is not { } metres)
             {
-                return new ReadOutlineDto(null, [Finding.Of(FindingCode.FileUnitUnknown, Severity.Error, "/line/1")]);
+                return new ReadOutlineDto(null, [new Finding(Severity.Error, Place.Line(1), new Notice.FileUnitUnknown())]);
             }
 
             return Placed(read.Points, metres);
@@ -121,7 +121,7 @@ internal static class OutlineFile
 
         if (kept.Count > MostPoints)
         {
-            throw new OutlineFileException(Finding.Of(FindingCode.FileTooManyPoints, Severity.Error, "/line/1", ("count", kept.Count), ("most", MostPoints)));
+            throw new OutlineFileException(new Finding(Severity.Error, Place.Line(1), new Notice.FileTooManyPoints(Count: kept.Count, Most: MostPoints)));
         }
 
         var (left, low, side) = (kept.Min(p => p.X), kept.Min(p => p.Y), Math.Sign(Area(kept)));

@@ -70,7 +70,7 @@ internal static class CsvWeather
         {
             if (!findings.Refused)
             {
-                findings.Add(FindingCode.WeatherColumnMissing, Severity.Error, 1, "time");
+                findings.Add(Severity.Error, 1, new Notice.WeatherColumnMissing(1, "time"));
             }
 
             return WeatherRead.Refused(findings.All);
@@ -100,7 +100,7 @@ internal static class CsvWeather
         // What is left out altogether is said, and taken so that it warns of nothing it does not know.
         if (!header.Columns.Any(c => c.Column is WeatherColumn.SunWm2 or WeatherColumn.Cloud))
         {
-            findings.Add(FindingCode.WeatherWithout, Severity.Caution, 1, "sunWm2");
+            findings.Add(Severity.Caution, 1, new Notice.WeatherWithout(1, "sunWm2"));
         }
 
         WithRain(rows, header, findings);
@@ -114,7 +114,7 @@ internal static class CsvWeather
         var time = Array.FindIndex(names, n => n.StartsWith("time", StringComparison.OrdinalIgnoreCase) || n.StartsWith("date", StringComparison.OrdinalIgnoreCase));
         if (time < 0)
         {
-            findings.Add(FindingCode.WeatherColumnMissing, Severity.Error, 1, "time");
+            findings.Add(Severity.Error, 1, new Notice.WeatherColumnMissing(1, "time"));
             return null;
         }
 
@@ -130,16 +130,16 @@ internal static class CsvWeather
 
             if (UnitOf(name, known.Column) is not { } toSi)
             {
-                findings.Add(FindingCode.WeatherUnitUnknown, Severity.Error, 1, WeatherFile.NameOf(known.Column), given: name);
+                findings.Add(Severity.Error, 1, new Notice.WeatherUnitUnknown(1, WeatherFile.NameOf(known.Column), WeatherFindings.Shortened(name)));
                 continue;
             }
 
             columns.Add((i, known.Column, toSi));
         }
 
-        foreach (var wanted in Wanted.Where(w => !columns.Exists(c => c.Item2 == w) && !findings.All.Any(f => f.Texts.TryGetValue("column", out var c) && c == WeatherFile.NameOf(w))))
+        foreach (var wanted in Wanted.Where(w => !columns.Exists(c => c.Item2 == w) && !findings.All.Any(f => f.Says is Notice.WeatherUnitUnknown unknown && unknown.Column == WeatherFile.NameOf(w))))
         {
-            findings.Add(FindingCode.WeatherColumnMissing, Severity.Error, 1, WeatherFile.NameOf(wanted));
+            findings.Add(Severity.Error, 1, new Notice.WeatherColumnMissing(1, WeatherFile.NameOf(wanted)));
         }
 
         return findings.Refused ? null : (time, columns);
@@ -178,7 +178,7 @@ internal static class CsvWeather
         var (chance, depth) = (header.Columns.Exists(c => c.Column == WeatherColumn.RainChance), header.Columns.Exists(c => c.Column == WeatherColumn.RainMm));
         if (!chance && !depth)
         {
-            findings.Add(FindingCode.WeatherWithout, Severity.Caution, 1, "rainChance");
+            findings.Add(Severity.Caution, 1, new Notice.WeatherWithout(1, "rainChance"));
         }
 
         foreach (var row in rows)
@@ -229,10 +229,10 @@ internal static class CsvWeather
         switch (mapping.Count)
         {
             case 0:
-                findings.Add(FindingCode.WeatherHourSkipped, Severity.Caution, line, given: cellOf(local));
+                findings.Add(Severity.Caution, line, new Notice.WeatherHourSkipped(line, WeatherFindings.Shortened(cellOf(local))));
                 return null;
             case 2:
-                findings.Add(FindingCode.WeatherHourTwice, Severity.Caution, line, given: cellOf(local));
+                findings.Add(Severity.Caution, line, new Notice.WeatherHourTwice(line, WeatherFindings.Shortened(cellOf(local))));
                 return (again ? mapping.Last() : mapping.First()).ToInstant();
             default:
                 return mapping.First().ToInstant();

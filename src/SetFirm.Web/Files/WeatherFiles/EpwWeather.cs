@@ -54,7 +54,7 @@ internal static class EpwWeather
         var hours = WeatherFile.Hourly(rows, (_, _) => 0, findings, out var start);
         if (!findings.Refused)
         {
-            findings.Add(FindingCode.WeatherTypicalYear, Severity.Note, 1, given: place.Length > 1 ? place[1] : "");
+            findings.Add(Severity.Note, 1, new Notice.WeatherTypicalYear(1, WeatherFindings.Shortened(place.Length > 1 ? place[1] : "")));
         }
 
         return findings.Refused ? WeatherRead.Refused(findings.All) : new WeatherRead(start, hours, true, findings.All);
@@ -126,7 +126,7 @@ internal static class EpwWeather
         var at = rows.FindIndex(r => r.At >= until);
         var before = rows.Where(r => r.At >= from - day && r.At < from).Select(r => new WeatherRow(r.Line, r.At + day, [.. r.Values])).ToArray();
         rows.InsertRange(at, before);
-        findings.Add(FindingCode.WeatherLeapDay, Severity.Note, rows[at].Line);
+        findings.Add(Severity.Note, rows[at].Line, new Notice.WeatherLeapDay(rows[at].Line));
     }
 
     private static void RainChances(List<WeatherRow> rows)

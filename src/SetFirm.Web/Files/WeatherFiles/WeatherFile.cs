@@ -43,20 +43,19 @@ internal sealed class WeatherFindings
 
     public bool Refused => found.Exists(f => f.Severity == Severity.Error);
 
-    public void Add(FindingCode code, Severity severity, int line, string column = "", string reason = "", string given = "", params ReadOnlySpan<(string Name, double Value)> facts)
+    public void Add(Severity severity, int line, Notice says)
     {
-        if (found.Count(f => f.Code == code) >= MostOfAKind)
+        if (found.Count(f => f.Says.GetType() == says.GetType()) < MostOfAKind)
         {
-            return;
+            found.Add(new Finding(severity, Place.Line(line), says));
         }
-
-        var finding = Finding.Of(code, severity, $"/line/{line}", [("line", line), .. facts]);
-        finding = column.Length > 0 ? finding.Naming("column", column) : finding;
-        finding = reason.Length > 0 ? finding.Naming("reason", reason) : finding;
-        found.Add(given.Length > 0 ? finding.Naming("given", given.Length <= 40 ? given : given[..40] + "…") : finding);
     }
 
-    public void Damaged(int line, string column, string reason, string given = "") => Add(FindingCode.WeatherFileDamaged, Severity.Error, line, column, reason, given);
+    public void Damaged(int line, string column, string reason, string given = "") =>
+        Add(Severity.Error, line, new Notice.WeatherFileDamaged(line, column, reason, Shortened(given)));
+
+    /// <summary>What a cell holds, as far as it is worth showing.</summary>
+    public static string Shortened(string given) => given.Length <= 40 ? given : given[..40] + "…";
 }
 
 /// <summary>Reads hourly weather from a file's text; which kind of file it is shows in the text.</summary>
@@ -106,11 +105,11 @@ internal static class WeatherFile
             }
             else if (gap > MostFilledH + 1e-6)
             {
-                findings.Add(FindingCode.WeatherGap, Severity.Error, rows[i].Line, facts: [("hours", gap), ("most", MostFilledH)]);
+                findings.Add(Severity.Error, rows[i].Line, new Notice.WeatherGap(rows[i].Line, gap, MostFilledH));
             }
             else if (gap > 1 + 1e-6)
             {
-                findings.Add(FindingCode.WeatherGap, Severity.Caution, rows[i].Line, facts: [("hours", gap), ("most", MostFilledH)]);
+                findings.Add(Severity.Caution, rows[i].Line, new Notice.WeatherGap(rows[i].Line, gap, MostFilledH));
             }
         }
 
@@ -124,7 +123,7 @@ internal static class WeatherFile
         var count = (int)Math.Floor((rows[^1].At - first).TotalHours + 1e-9) + 1;
         if (count > HourlyWeather.MostHours)
         {
-            findings.Add(FindingCode.WeatherTooLong, Severity.Error, rows[^1].Line, facts: [("count", count), ("most", HourlyWeather.MostHours)]);
+            findings.Add(Severity.Error, rows[^1].Line, new Notice.WeatherTooLong(rows[^1].Line, count, HourlyWeather.MostHours));
             return [];
         }
 
@@ -183,7 +182,8 @@ internal static class WeatherFile
                 var ends = before < 0 || after >= rows.Count;
                 var (a, b) = ends ? (Math.Max(0, before), Math.Min(after, rows.Count - 1)) : (before, after);
                 var wide = ends ? after - i : (rows[b].At - rows[a].At).TotalHours - 1;
-                findings.Add(FindingCode.WeatherValueMissing, wide > MostFilledH + 1e-6 ? Severity.Error : Severity.Caution, rows[i].Line, NameOf(column), facts: [("hours", wide), ("most", MostFilledH)]);
+                findings.Add(
+                    wide > MostFilledH + 1e-6 ? Severity.Error : Severity.Caution, rows[i].Line, new Notice.WeatherValueMissing(rows[i].Line, NameOf(column), wide, MostFilledH));
                 for (var k = i; k < after; k++)
                 {
                     var share = ends ? 0 : (rows[k].At - rows[a].At).TotalHours / (rows[b].At - rows[a].At).TotalHours;

@@ -53,9 +53,11 @@ namespace SetFirm.Web.Storage.Migrations
 
             modelBuilder.Entity("SetFirm.Web.Storage.LogRow", b =>
                 {
-                    b.Property<Guid>("Id")
-                        .ValueGeneratedOnAdd()
+                    b.Property<Guid>("JobId")
                         .HasColumnType("TEXT");
+
+                    b.Property<long>("Seq")
+                        .HasColumnType("INTEGER");
 
                     b.Property<long>("At")
                         .HasColumnType("INTEGER");
@@ -64,15 +66,16 @@ namespace SetFirm.Web.Storage.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
-                    b.Property<Guid>("JobId")
+                    b.Property<Guid>("Id")
                         .HasColumnType("TEXT");
 
                     b.Property<long>("ReceivedAt")
                         .HasColumnType("INTEGER");
 
-                    b.HasKey("Id");
+                    b.HasKey("JobId", "Seq");
 
-                    b.HasIndex("JobId", "At");
+                    b.HasIndex("JobId", "Id")
+                        .IsUnique();
 
                     b.ToTable("Log", (string)null);
                 });

@@ -2,8 +2,8 @@ import { Checkbox, Group, NumberInput, TextInput } from '@mantine/core';
 import { api, type ElementBuildReport, type Enum } from '../../api/client';
 import { boardName } from '../../common/boardName';
 import { Pick } from '../../common/Pick';
-import { Said } from '../../common/Said';
-import { build as words, cornerSchemes, frosts, schools, soils } from '../../common/words';
+import { Said } from '../../fields/Said';
+import { build as words, cornerSchemes, frosts, schools, soils } from '../../words';
 import { useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import classes from './BuildStep.module.css';
 

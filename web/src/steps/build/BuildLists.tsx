@@ -1,7 +1,7 @@
 import type { BuildReport, CutListReport, ElementBuildReport } from '../../api/client';
 import { boardName } from '../../common/boardName';
-import { number, type Formats } from '../../common/format';
-import { build as words, joints, mouldParts, strips, verdicts } from '../../common/words';
+import { number, type Formats } from '../../format/format';
+import { build as words, joints, mouldParts, strips, verdicts } from '../../words';
 import { useEditing } from '../../job/JobContext';
 import classes from './BuildStep.module.css';
 
@@ -50,7 +50,7 @@ function extras(element: ElementBuildReport, f: Formats): [string, string][] {
     [words.tiesAcross, number(forms?.ties ?? 0), (forms?.ties ?? 0) > 0],
     [
       words.steelGroup,
-      [words.lap(f.small(steel.lapM * 1000)), words.cover(f.small(steel.coverMm))].join(', '),
+      [words.lap(f.smallM(steel.lapM)), words.cover(f.small(steel.coverMm))].join(', '),
       steel.lapM > 0,
     ],
     [
@@ -117,7 +117,7 @@ export function BuildLists({ build, element }: { build: BuildReport; element: El
           title={words.parts}
           rows={mould.parts.map((p) => [
             `${mouldParts[p.part]}${p.count > 1 ? ` × ${String(p.count)}` : ''}`,
-            `${f.small(p.alongM * 1000)} × ${f.small(p.acrossM * 1000)}`,
+            `${f.smallM(p.alongM)} × ${f.smallM(p.acrossM)}`,
           ])}
           note={mould.mirrored ? words.mirrored : undefined}
         />

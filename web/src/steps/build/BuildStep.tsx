@@ -2,11 +2,11 @@ import { SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import type { BuildReport, ElementBuildReport } from '../../api/client';
 import { boardName } from '../../common/boardName';
-import { ElementPick } from '../../common/ElementPick';
-import { number, type Formats } from '../../common/format';
-import { Notes } from '../../common/Notes';
-import { StepLayout, type Figure } from '../../common/StepLayout';
-import { build as words, steps } from '../../common/words';
+import { ElementPick } from '../../fields/ElementPick';
+import { number, type Formats } from '../../format/format';
+import { Notes } from '../../fields/Notes';
+import { StepLayout, type Figure } from '../../fields/StepLayout';
+import { build as words, steps } from '../../words';
 import { BuildDrawing } from '../../drawing/BuildDrawing';
 import { CutDrawing } from '../../drawing/CutDrawing';
 import { MouldDrawing } from '../../drawing/MouldDrawing';
@@ -23,15 +23,15 @@ type View = keyof typeof words.views;
 function sentenceOf(build: BuildReport | null, element: ElementBuildReport | undefined, f: Formats): string {
   if (!build || !element) return words.blocked;
   const { mould, forms, dig } = element;
-  const boards = build.boards.reduce((n, l) => n + l.boards.length, 0);
-  const bends = forms?.bends.reduce((m, b) => m + b.cutM, 0) ?? 0;
+  const boards = build.boardCount;
+  const bends = forms?.bendsM ?? 0;
   const first = mould
     ? words.moulds(mould.moulds, mould.sheets) +
       (mould.castings.length > 0
         ? words.castings(mould.castings.length, number(mould.castings.at(-1)?.stripDay ?? 0, 1))
         : '')
     : dig
-      ? words.digs(f.small(dig.depthMm), f.bulk(dig.spoilM3 * 1000)) +
+      ? words.digs(f.small(dig.depthMm), f.bulkM3(dig.spoilM3)) +
         (dig.baseMm > 0 ? words.base(f.small(dig.baseMm), f.mass(dig.baseKg)) : '')
       : words.nothingToDig;
   const wood =
@@ -69,17 +69,17 @@ function steelFigure(element: ElementBuildReport, path: string, f: Formats): Fig
 
 function figuresOf(build: BuildReport, element: ElementBuildReport, path: string, f: Formats): Figure[] {
   const { dig } = build;
-  const bends = element.forms?.bends ?? [];
+  const bendsM = element.forms?.bendsM ?? 0;
   return [
     ...(dig
       ? [
           {
             label: words.dig,
-            value: f.bulk(dig.bankM3 * 1000),
+            value: f.bulkM3(dig.bankM3),
             lead: true,
             why: { code: 'excavation' as const },
           },
-          { label: words.spoil, value: f.bulk(dig.spoilM3 * 1000), why: { code: 'spoil' as const } },
+          { label: words.spoil, value: f.bulkM3(dig.spoilM3), why: { code: 'spoil' as const } },
         ]
       : []),
     ...(dig && dig.baseKg > 0
@@ -101,11 +101,11 @@ function figuresOf(build: BuildReport, element: ElementBuildReport, path: string
     ...(build.stakes > 0
       ? [{ label: words.stakes, value: number(build.stakes), why: { code: 'stakes' as const } }]
       : []),
-    ...(bends.length > 0
+    ...(bendsM > 0
       ? [
           {
             label: words.bends,
-            value: f.length(bends.reduce((m, b) => m + b.cutM, 0)),
+            value: f.length(bendsM),
             why: { code: 'bends' as const, of: path },
           },
         ]

@@ -1,6 +1,6 @@
 import { Checkbox } from '@mantine/core';
 import type { Enum } from '../../api/client';
-import { build as words, inspections } from '../../common/words';
+import { build as words, inspections } from '../../words';
 import { useDocument, useEditing } from '../../job/JobContext';
 import classes from './BuildStep.module.css';
 

@@ -1,6 +1,6 @@
 import type { ElementBuildReport } from '../../api/client';
-import type { Formats } from '../../common/format';
-import { build as words } from '../../common/words';
+import type { Formats } from '../../format/format';
+import { build as words } from '../../words';
 
 /** What is put in against cracks, in a few words. */
 export function steelText(steel: ElementBuildReport['steel'], f: Formats): string {

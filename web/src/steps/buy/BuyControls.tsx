@@ -1,12 +1,12 @@
 import { Button, Group, TextInput } from '@mantine/core';
 import { IconPrinter, IconTable } from '@tabler/icons-react';
 import type { Bag } from '../../api/client';
-import { Amount } from '../../common/Amount';
-import { Notes } from '../../common/Notes';
-import { RemoveRow } from '../../common/RemoveRow';
-import { Said } from '../../common/Said';
+import { Amount } from '../../fields/Amount';
+import { Notes } from '../../fields/Notes';
+import { RemoveRow } from '../../fields/RemoveRow';
+import { Said } from '../../fields/Said';
 import { fileName, saveFile } from '../../common/saveFile';
-import { standing, buy as words } from '../../common/words';
+import { standing, buy as words } from '../../words';
 import { useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import classes from './BuyControls.module.css';
 import { csvOf } from './csv';

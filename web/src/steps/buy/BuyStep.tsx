@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { api, type BuyReport, type JobDocument } from '../../api/client';
-import { number, type Formats } from '../../common/format';
-import { Notes } from '../../common/Notes';
-import { StepLayout, type Figure } from '../../common/StepLayout';
+import { number, type Formats } from '../../format/format';
+import { Notes } from '../../fields/Notes';
+import { StepLayout, type Figure } from '../../fields/StepLayout';
 import { Views } from '../../common/Views';
-import { buy as words, mix as mixWords, steps } from '../../common/words';
+import { buy as words, mix as mixWords, steps } from '../../words';
 import { useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import { BuyControls } from './BuyControls';
 import { Compare } from './Compare';

@@ -1,7 +1,7 @@
 import type { PlanReport } from '../../api/client';
-import { number, ticks, type Formats } from '../../common/format';
-import { buy as words, supplies } from '../../common/words';
-import { Why } from '../../common/Why';
+import { number, ticks, type Formats } from '../../format/format';
+import { buy as words, supplies } from '../../words';
+import { Why } from '../../fields/Why';
 import { useSize } from '../../drawing/useSize';
 import table from '../../common/Table.module.css';
 import classes from './Compare.module.css';

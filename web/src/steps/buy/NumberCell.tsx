@@ -1,6 +1,6 @@
 import { NumberInput } from '@mantine/core';
 import type { Pointer } from '../../job/pointer';
-import { useWrong } from '../../job/useWrong';
+import { useWrong } from '../../fields/useWrong';
 
 interface NumberCellProps {
   label: string;

@@ -1,9 +1,9 @@
 import { Button, Group, TextInput } from '@mantine/core';
 import type { BuyDocument } from '../../api/client';
-import { Amount } from '../../common/Amount';
-import { RemoveRow } from '../../common/RemoveRow';
-import { Said } from '../../common/Said';
-import { buy as words } from '../../common/words';
+import { Amount } from '../../fields/Amount';
+import { RemoveRow } from '../../fields/RemoveRow';
+import { Said } from '../../fields/Said';
+import { buy as words } from '../../words';
 import { useDocument, useEditing } from '../../job/JobContext';
 import classes from './BuyControls.module.css';
 

@@ -1,8 +1,8 @@
 import { Fragment } from 'react';
 import type { Bag, BuyLine, BuyReport } from '../../api/client';
-import { number } from '../../common/format';
+import { number } from '../../format/format';
 import { goodName } from '../../common/goodName';
-import { goodGroups, buy as words } from '../../common/words';
+import { goodGroups, buy as words } from '../../words';
 import { useDocument, useEditing } from '../../job/JobContext';
 import { NumberCell } from './NumberCell';
 import { amountText, packsText } from './goodText';

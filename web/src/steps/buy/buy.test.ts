@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import type { Bag, BuyDocument, BuyLine, BuyReport, JobDocument } from '../../api/client';
-import { formatsFor } from '../../common/format';
+import { formatsFor } from '../../format/format';
 import { goodName } from '../../common/goodName';
 import { csvOf } from './csv';
 import { amountText, packsText } from './goodText';

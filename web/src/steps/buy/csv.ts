@@ -1,7 +1,7 @@
 import type { Bag, BuyReport, JobDocument } from '../../api/client';
-import { fixed, type Formats } from '../../common/format';
+import { fixed, type Formats } from '../../format/format';
 import { goodName } from '../../common/goodName';
-import { goodGroups, buy as words } from '../../common/words';
+import { goodGroups, buy as words } from '../../words';
 import { amountText, packsText } from './goodText';
 
 /** Quoted, and never taken for a formula by a spreadsheet. */

@@ -1,6 +1,6 @@
 import type { BuyLine } from '../../api/client';
-import { number, type Formats } from '../../common/format';
-import { buy as words } from '../../common/words';
+import { number, type Formats } from '../../format/format';
+import { buy as words } from '../../words';
 
 /** An amount in the unit that a thing is counted in. */
 export function amountText(line: BuyLine, amount: number, format: Formats): string {

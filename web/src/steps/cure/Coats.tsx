@@ -1,11 +1,11 @@
 import { Button, Checkbox, Group, NativeSelect, NumberInput, TextInput } from '@mantine/core';
 import { api, type CoatDocument, type CureReport } from '../../api/client';
-import type { Formats } from '../../common/format';
-import { RemoveRow } from '../../common/RemoveRow';
-import { Why } from '../../common/Why';
-import { coatNames, cure as words } from '../../common/words';
+import type { Formats } from '../../format/format';
+import { RemoveRow } from '../../fields/RemoveRow';
+import { Why } from '../../fields/Why';
+import { coatNames, cure as words } from '../../words';
 import { useDocument, useEditing } from '../../job/JobContext';
-import { useWrong } from '../../job/useWrong';
+import { useWrong } from '../../fields/useWrong';
 import classes from './CureStep.module.css';
 
 type NumberField = 'coats' | 'fromDays' | 'recoatLeastH' | 'recoatMostH' | 'keepWetH' | 'cureH' | 'dilution';

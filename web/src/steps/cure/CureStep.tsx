@@ -1,36 +1,30 @@
-import { Button, Group, Loader, SegmentedControl } from '@mantine/core';
-import { Suspense, lazy, useState } from 'react';
+import { Button, Group, SegmentedControl } from '@mantine/core';
+import { useState } from 'react';
 import { useParams } from 'react-router';
 import type { CureReport } from '../../api/client';
-import { Amount } from '../../common/Amount';
-import { number, type Formats } from '../../common/format';
-import { Notes } from '../../common/Notes';
+import { Amount } from '../../fields/Amount';
+import { number, type Formats } from '../../format/format';
+import { Notes } from '../../fields/Notes';
 import { Pick } from '../../common/Pick';
 import { fileName, saveFile } from '../../common/saveFile';
-import { StepLayout, type Figure } from '../../common/StepLayout';
+import { StepLayout, type Figure } from '../../fields/StepLayout';
 import { useNow } from '../../common/useNow';
 import { Views } from '../../common/Views';
-import { Why } from '../../common/Why';
-import {
-  app,
-  cure as words,
-  curing,
-  curingHints,
-  fields,
-  frostGuards,
-  milestones,
-  steps,
-} from '../../common/words';
+import { Why } from '../../fields/Why';
+import { cure as words, curing, curingHints, fields, frostGuards, milestones, steps } from '../../words';
+import { StrengthChart } from '../../drawing/StrengthChart';
+import { usePour } from '../../job/usePour';
 import { useDiaryOf, useDocument, useEditing, usePlanned } from '../../job/JobContext';
-import { TimeField } from '../day/SiteFields';
+import { TimeField } from '../../fields/TimeField';
 import { Coats } from './Coats';
 import { CureCalendar } from './CureCalendar';
 import { DiaryPanel } from './DiaryPanel';
-import { daysText, eventsOf, passEventsOf, squaresOf, toldOf, type CureEvent } from './events';
+import { daysText, eventsOf, eventsOfAll, passEventsOf, squaresOf, toldOf, type CureEvent } from './events';
+import { useCalendar } from './useCalendar';
 import classes from './CureStep.module.css';
 
-// The chart package is large and only wanted here.
-const StrengthChart = lazy(() => import('./StrengthChart'));
+/** Of a job of many pours; further ones are in the file. */
+const MOST_WEEKS = 30;
 
 function sentenceOf(cure: CureReport | null, method: string, format: Formats): string {
   if (!cure) return words.blocked;
@@ -43,22 +37,16 @@ function sentenceOf(cure: CureReport | null, method: string, format: Formats): s
     : words.sentence(daysText(cure.wetDays), format.date(cure.wetUntil), when('walk'), when('stripEdges'));
 }
 
-/** The wetting that comes next; one that a diary says is overdue stays the next. */
-function nextWetting(cure: CureReport, now: number, told: boolean): { at: string; overdue: boolean } | null {
-  const next = told ? cure.wettings[0] : cure.wettings.find((w) => Date.parse(w.at) >= now);
-  return next === undefined ? null : { at: next.at, overdue: Date.parse(next.at) < now };
-}
-
-function figuresOf(cure: CureReport, now: number, told: boolean, format: Formats): Figure[] {
-  const next = nextWetting(cure, now, told);
+function figuresOf(cure: CureReport, now: number, format: Formats): Figure[] {
+  const next = cure.nextWetting;
   return [
     ...(cure.rewetHours === null
       ? []
       : [
           {
             label: words.next,
-            value: next ? format.dateTime(next.at) : words.nothingDue,
-            note: next?.overdue === true ? words.overdue(format.time(next.at)) : undefined,
+            value: next ? format.dateTime(next) : words.nothingDue,
+            note: next && Date.parse(next) < now ? words.overdue(format.time(next)) : undefined,
             lead: true,
             why: { code: 'nextWetting' as const },
           },
@@ -150,7 +138,7 @@ function KeepWet({ cure }: { cure: CureReport | null }) {
 }
 
 /** Hands the weeks after to the calendar of a phone. */
-function CalendarButton({ events }: { events: CureEvent[] }) {
+function CalendarButton({ events }: { events: CureEvent[] | null }) {
   const { name } = useDocument();
   const { id = '' } = useParams();
   return (
@@ -158,7 +146,9 @@ function CalendarButton({ events }: { events: CureEvent[] }) {
       <Button
         size="compact-sm"
         variant="default"
+        disabled={events === null}
         onClick={() => {
+          if (events === null) return;
           void import('./calendarFile').then(({ calendarOf }) => {
             saveFile(`${fileName(name)}.ics`, 'text/calendar', calendarOf({ id, name }, events));
           });
@@ -181,33 +171,40 @@ export function CureStep() {
   const now = useNow();
   const { cure, day } = sections;
   const events = cure && day ? eventsOf(day, cure, format) : [];
-  const told = cure !== null && cure.diary.some((d) => d.kind === 'wetted');
+  const { several } = usePour();
+  const calendar = useCalendar(several);
+  const all = several
+    ? calendar && eventsOfAll(calendar, format, true)
+    : day && [...passEventsOf(day), ...events];
   const poured = day !== null && Date.parse(day.start) <= now;
   return (
     <StepLayout
+      ofPour
       title={steps.cure}
       sentence={sentenceOf(cure, curing[document.cure.method], format)}
       drawing={
         cure && (
           <Views label={words.viewsLabel} of={words.views} value={view} onChoose={setView}>
             {view === 'strength' ? (
-              <Suspense fallback={<Loader aria-label={app.loading} m="md" />}>
-                <StrengthChart cure={cure} format={format} />
-              </Suspense>
+              <StrengthChart cure={cure} format={format} />
             ) : (
               <CureCalendar
-                squares={squaresOf(
-                  [...events, ...toldOf(cure)].sort((a, b) => Date.parse(a.at) - Date.parse(b.at)),
-                  format,
-                )}
+                squares={
+                  several
+                    ? squaresOf(eventsOfAll(calendar ?? [], format, false), format, MOST_WEEKS)
+                    : squaresOf(
+                        [...events, ...toldOf(cure)].sort((a, b) => Date.parse(a.at) - Date.parse(b.at)),
+                        format,
+                      )
+                }
                 today={format.isoDate(new Date(now).toISOString())}
               />
             )}
           </Views>
         )
       }
-      figures={cure ? figuresOf(cure, now, told, format) : []}
-      notes={<Notes under={['/cure']} only={['error', 'warning', 'caution', 'note']} />}
+      figures={cure ? figuresOf(cure, now, format) : []}
+      notes={<Notes under={['/cure', '/pours']} only={['error', 'warning', 'caution', 'note']} />}
       controls={
         <>
           <SegmentedControl
@@ -221,7 +218,7 @@ export function CureStep() {
             }}
           />
           {side === 'wet' && <KeepWet cure={cure} />}
-          {side === 'wet' && cure && day && <CalendarButton events={[...passEventsOf(day), ...events]} />}
+          {side === 'wet' && cure && day && <CalendarButton events={all} />}
           {side === 'dates' && cure && <Dates cure={cure} format={format} />}
           {side === 'coats' && <Coats cure={cure} format={format} />}
           {side === 'diary' && cure && (

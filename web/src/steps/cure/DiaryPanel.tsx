@@ -1,30 +1,34 @@
 import { ActionIcon, Button, Group } from '@mantine/core';
 import { IconX } from '@tabler/icons-react';
-import type { CureReport } from '../../api/client';
-import { number, type Formats } from '../../common/format';
-import { cure as words, logKinds } from '../../common/words';
-import { useDiaryOf, useDocument } from '../../job/JobContext';
+import type { CureReport, JobEvent } from '../../api/client';
+import { number, type Formats } from '../../format/format';
+import { cure as words, eventKinds } from '../../words';
+import { useDiaryOf, useDocument, usePlanned } from '../../job/JobContext';
 import classes from './CureStep.module.css';
 
 /** What was done: a tap tells it, and the rest is timed anew. */
 export function DiaryPanel({ cure, poured, format }: { cure: CureReport; poured: boolean; format: Formats }) {
   const { lines, waiting, tell } = useDiaryOf();
   const { cure: said } = useDocument();
-  const struck = new Set(lines.filter((l) => l.kind === 'struck').map((l) => l.strikes));
+  const { report } = usePlanned();
+  const pour = report.pour ?? '';
+  const first = report.pours[0]?.id === pour;
+  const withdrawn = new Set(lines.map((l) => (l.kind === 'withdrawn' ? l.line : '')));
   const shown = lines
-    .filter((l) => l.kind !== 'struck' && !struck.has(l.id))
+    .filter((l) => l.kind !== 'withdrawn' && !withdrawn.has(l.id))
+    .filter((l) => l.pour === pour || (first && l.pour === ''))
     .sort((a, b) => Date.parse(b.at) - Date.parse(a.at));
-  const what = (kind: (typeof shown)[number]) =>
-    kind.kind === 'coated'
-      ? `${logKinds.coated}: ${said.coats[kind.product ?? 0]?.name ?? ''}`
-      : logKinds[kind.kind];
+  const what = (event: JobEvent) =>
+    event.kind === 'coated'
+      ? `${eventKinds.coated}: ${said.coats[event.product]?.name ?? ''}`
+      : eventKinds[event.kind];
   if (!poured && shown.length === 0) return <p className={classes.hint}>{words.diaryLater}</p>;
   return (
     <div data-testid="diary">
       <Group gap={6}>
         <Button
           onClick={() => {
-            tell('wetted');
+            tell({ kind: 'wetted', pour });
           }}
         >
           {words.wettedNow}
@@ -32,7 +36,7 @@ export function DiaryPanel({ cure, poured, format }: { cure: CureReport; poured:
         <Button
           variant="default"
           onClick={() => {
-            tell('formsOff');
+            tell({ kind: 'boardsOff', pour });
           }}
         >
           {words.formsOffNow}
@@ -42,7 +46,7 @@ export function DiaryPanel({ cure, poured, format }: { cure: CureReport; poured:
             <Button
               variant="default"
               onClick={() => {
-                tell('covered');
+                tell({ kind: 'coverOn', pour });
               }}
             >
               {words.coveredNow}
@@ -50,7 +54,7 @@ export function DiaryPanel({ cure, poured, format }: { cure: CureReport; poured:
             <Button
               variant="default"
               onClick={() => {
-                tell('uncovered');
+                tell({ kind: 'coverOff', pour });
               }}
             >
               {words.uncoveredNow}
@@ -62,7 +66,7 @@ export function DiaryPanel({ cure, poured, format }: { cure: CureReport; poured:
             key={product}
             variant="default"
             onClick={() => {
-              tell('coated', { product });
+              tell({ kind: 'coated', product, pour });
             }}
           >
             {words.coatedNow(coat.name)}
@@ -86,7 +90,7 @@ export function DiaryPanel({ cure, poured, format }: { cure: CureReport; poured:
                 size={26}
                 aria-label={words.strike(what(line), format.dateTime(line.at))}
                 onClick={() => {
-                  tell('struck', { strikes: line.id });
+                  tell({ kind: 'withdrawn', line: line.id, pour });
                 }}
               >
                 <IconX size={14} aria-hidden />

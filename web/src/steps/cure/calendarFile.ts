@@ -1,5 +1,5 @@
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
-import { app, cure as words } from '../../common/words';
+import { app, cure as words } from '../../words';
 import type { CureEvent } from './events';
 
 const ALARM_BEFORE_MIN = 10;
@@ -10,14 +10,16 @@ function utc(at: string): DateArray {
 }
 
 /** The same event of a job keeps its id, so that a calendar that reads the file anew moves it and does not double it. */
-const uid = (job: string, event: CureEvent, nth: number) => `${job}-${event.kind}-${String(nth)}@setfirm`;
+const uid = (job: string, event: CureEvent, nth: number) =>
+  `${job}-${event.pour === undefined ? '' : `${event.pour}-`}${event.kind}-${String(nth)}@setfirm`;
 
 /** The weeks after a pour as iCalendar, an alarm before each. Throws where a title or a time cannot be written. */
 export function calendarOf(job: { id: string; name: string }, events: CureEvent[]): string {
   const seen = new Map<string, number>();
   const made = events.map((event): EventAttributes => {
-    const nth = seen.get(event.kind) ?? 0;
-    seen.set(event.kind, nth + 1);
+    const kind = `${event.pour ?? ''} ${event.kind}`;
+    const nth = seen.get(kind) ?? 0;
+    seen.set(kind, nth + 1);
     const title = words.alarm(event.title, job.name);
     return {
       uid: uid(job.id, event, nth),

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { CureReport, DayReport } from '../../api/client';
-import { formatsFor } from '../../common/format';
+import type { CureReport, DayReport, PourDates } from '../../api/client';
+import { formatsFor } from '../../format/format';
 import { calendarOf } from './calendarFile';
-import { eventsOf, passEventsOf, squaresOf, toldOf } from './events';
+import { eventsOf, eventsOfAll, passEventsOf, squaresOf, toldOf } from './events';
 
 const format = formatsFor('metric', 'Europe/Berlin');
 
@@ -112,5 +112,51 @@ describe('the weeks after a pour', () => {
     expect(file).toContain('Terrace\\; garden');
     const ids = (text: string) => text.match(/UID:.*/g);
     expect(ids(calendarOf({ id: 'job-1', name: 'Terrace; garden' }, events))).toEqual(ids(file));
+  });
+});
+
+describe('the weeks after several pours', () => {
+  const dates = (pour: string, number: number): PourDates => ({
+    pour,
+    number,
+    start: day.start,
+    doneBy: day.doneBy,
+    passes: day.passes,
+    cure,
+  });
+  const both = [dates('main', 1), dates('stone.casting-2', 2)];
+
+  it('tells each thing by the number of its pour, all in the order of their hours', () => {
+    const all = eventsOfAll(both, format, true);
+    expect(all.length).toBe(2 * (eventsOf(day, cure, format).length + passEventsOf(day).length));
+    expect(all.filter((e) => e.kind === 'pour').map((e) => e.title)).toEqual(['Pour 1', 'Pour 2']);
+    expect(all.filter((e) => e.kind === 'coat').map((e) => e.title)).toEqual([
+      'Sealer, coat 1 (pour 1)',
+      'Sealer, coat 1 (pour 2)',
+    ]);
+    expect(all.map((e) => Date.parse(e.at))).toEqual(
+      [...all.map((e) => Date.parse(e.at))].sort((a, b) => a - b),
+    );
+  });
+
+  it('tells on the screen what was done, and in the file what is to be done', () => {
+    expect(eventsOfAll(both, format, false).some((e) => e.kind === 'told')).toBe(true);
+    expect(eventsOfAll(both, format, true).some((e) => e.kind === 'told')).toBe(false);
+    expect(eventsOfAll([], format, true)).toEqual([]);
+  });
+
+  it('gives the same thing of two pours two ids in a calendar file', () => {
+    const file = calendarOf({ id: 'job-1', name: 'Stones' }, eventsOfAll(both, format, true));
+    const ids = file.match(/UID:.*/g) ?? [];
+    expect(new Set(ids).size).toBe(ids.length);
+    expect(file).toContain('UID:job-1-main-pour-0@setfirm');
+    expect(file).toContain('UID:job-1-stone.casting-2-pour-0@setfirm');
+  });
+
+  it('lays as many weeks as they last', () => {
+    const late = { ...cure, wetUntil: '2027-07-30T14:00:00Z' };
+    const squares = squaresOf(eventsOfAll([{ ...dates('main', 1), cure: late }], format, false), format, 30);
+    expect(squares.length).toBe(13 * 7);
+    expect(squares.at(-1)?.date).toBe('2027-08-01');
   });
 });

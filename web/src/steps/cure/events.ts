@@ -1,6 +1,6 @@
-import type { CureReport, DayReport } from '../../api/client';
-import { number, type Formats } from '../../common/format';
-import { cure as words, logKinds, milestones, passes, passSigns } from '../../common/words';
+import type { CureReport, DayReport, PourDates } from '../../api/client';
+import { number, type Formats } from '../../format/format';
+import { cure as words, eventKinds, milestones, passes, passSigns, pours as pourWords } from '../../words';
 
 export type EventKind = 'pour' | 'pass' | 'told' | 'wet' | 'milestone' | 'coat' | 'frost' | 'end';
 
@@ -11,6 +11,8 @@ export interface CureEvent {
   title: string;
   /** A second line. */
   more?: string;
+  /** Id of its pour, where there are several. */
+  pour?: string;
   minutes: number;
 }
 
@@ -21,7 +23,11 @@ const MOMENT_MIN = 30;
 const spanMin = (from: string, until: string) => Math.round((Date.parse(until) - Date.parse(from)) / 60_000);
 
 /** Everything that is to be done or may begin, in the order of its hours. */
-export function eventsOf(day: DayReport, cure: CureReport, format: Formats): CureEvent[] {
+export function eventsOf(
+  day: Pick<DayReport, 'start' | 'doneBy'>,
+  cure: CureReport,
+  format: Formats,
+): CureEvent[] {
   const events: CureEvent[] = [
     { at: day.start, kind: 'pour', title: words.pour, minutes: spanMin(day.start, day.doneBy) },
     ...cure.wettings.map(({ at }) => ({
@@ -66,10 +72,10 @@ export function eventsOf(day: DayReport, cure: CureReport, format: Formats): Cur
 
 /** What was told of, for the calendar on the screen. */
 export const toldOf = (cure: CureReport): CureEvent[] =>
-  cure.diary.map((d) => ({ at: d.at, kind: 'told', title: words.told(logKinds[d.kind]), minutes: 0 }));
+  cure.diary.map((d) => ({ at: d.at, kind: 'told', title: words.told(eventKinds[d.kind]), minutes: 0 }));
 
 /** The passes of the pour day that want hands of their own, from when each may begin. */
-export const passEventsOf = (day: DayReport): CureEvent[] =>
+export const passEventsOf = (day: Pick<DayReport, 'passes'>): CureEvent[] =>
   day.passes
     .filter((p) => p.begins !== null)
     .map((p) => ({
@@ -80,24 +86,39 @@ export const passEventsOf = (day: DayReport): CureEvent[] =>
       minutes: spanMin(p.opens, p.closes),
     }));
 
+/** Everything of every pour, each told by its number, in the order of its hours. */
+export const eventsOfAll = (pours: PourDates[], format: Formats, passes: boolean): CureEvent[] =>
+  pours
+    .flatMap((p) =>
+      [...eventsOf(p, p.cure, format), ...(passes ? passEventsOf(p) : toldOf(p.cure))].map((e) => ({
+        ...e,
+        pour: p.pour,
+        title:
+          e.kind === 'pour' ? pourWords.one(number(p.number)) : pourWords.titled(e.title, number(p.number)),
+      })),
+    )
+    .sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+
 /** What stands in one square of the calendar: wettings of a day are told together. */
 export interface Square {
   date: string;
   lines: { kind: EventKind; text: string; at: string }[];
 }
 
+/** Of one pour. */
+const MOST_WEEKS = 4;
 const DAY_MS = 24 * 60 * 60 * 1000;
 const dateAt = (at: number) => new Date(at).toISOString().slice(0, 10);
 
 /** Whole weeks from Monday, from the day of the pour until after the last wetting and coat, but two at the least and four at the most. */
-export function squaresOf(events: CureEvent[], format: Formats): Square[] {
+export function squaresOf(events: CureEvent[], format: Formats, mostWeeks = MOST_WEEKS): Square[] {
   const [first] = events;
   if (!first) return [];
   const pour = Date.parse(`${format.isoDate(first.at)}T00:00:00Z`);
   const monday = pour - ((new Date(pour).getUTCDay() + 6) % 7) * DAY_MS;
   const lasting = events.filter((e) => e.kind !== 'milestone').map((e) => Date.parse(e.at));
   const days = Math.floor((Math.max(...lasting) - monday) / DAY_MS) + 1;
-  const weeks = Math.min(4, Math.max(2, Math.ceil(days / 7)));
+  const weeks = Math.min(mostWeeks, Math.max(2, Math.ceil(days / 7)));
   return Array.from({ length: weeks * 7 }, (_, i) => {
     const date = dateAt(monday + i * DAY_MS);
     const own = events.filter((e) => format.isoDate(e.at) === date);

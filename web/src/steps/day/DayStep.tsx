@@ -6,23 +6,25 @@ import { StartGrid } from '../../drawing/StartGrid';
 import { Views } from '../../common/Views';
 import { DayTimeline } from '../../drawing/DayTimeline';
 import { findingsAt, useDocument, useEditing, usePlanned } from '../../job/JobContext';
-import { calendarDay, number, type Formats } from '../../common/format';
+import { usePour } from '../../job/usePour';
+import { calendarDay, number, type Formats } from '../../format/format';
 import { Heard } from '../../common/Heard';
-import { Notes } from '../../common/Notes';
-import { StepLayout, type Figure } from '../../common/StepLayout';
-import { Why } from '../../common/Why';
+import { Notes } from '../../fields/Notes';
+import { StepLayout, type Figure } from '../../fields/StepLayout';
+import { Why } from '../../fields/Why';
 import {
   app,
   day as words,
   fields,
   mix as mixWords,
-  findings as findingWords,
+  findingText,
   dayFaultReasons,
   passes,
   passSigns,
   steps,
-} from '../../common/words';
-import { SiteFields, TimeField } from './SiteFields';
+} from '../../words';
+import { TimeField } from '../../fields/TimeField';
+import { SiteFields } from './SiteFields';
 import classes from './DayStep.module.css';
 
 function sentenceOf(day: DayReport | null, format: Formats): string {
@@ -156,11 +158,12 @@ function Windows({ day, format }: { day: DayReport; format: Formats }) {
 /** Every hour of the fortnight, judged by the same sums as the day itself. */
 function Starts() {
   const document = useDocument();
-  const { edit, format } = useEditing();
+  const { format } = useEditing();
+  const { pour, date: shown, start: begins, change } = usePour();
   const asked = useQuery({
-    queryKey: ['starts', document],
+    queryKey: ['starts', document, pour?.id],
     queryFn: async ({ signal }) => {
-      const { data } = await http.POST('/api/starts', { body: { document }, signal });
+      const { data } = await http.POST('/api/starts', { body: { document, pour: pour?.id ?? null }, signal });
       if (!data) throw new Error();
       return data;
     },
@@ -175,10 +178,10 @@ function Starts() {
       best={asked.data.best}
       members={asked.data.members}
       time={format.time}
-      date={document.day.date}
-      start={document.day.start}
+      date={shown}
+      start={begins}
       onPick={(date, start) => {
-        edit(null, (job) => ({ ...job, day: { ...job.day, date, start } }));
+        change({ date, start });
       }}
     />
   );
@@ -199,7 +202,8 @@ export function DayStep() {
   const [view, setView] = useState<keyof typeof words.views>('hours');
   const document = useDocument();
   const { report, sections } = usePlanned();
-  const { format, set } = useEditing();
+  const { format } = useEditing();
+  const { date: shown, start: begins, at, change } = usePour();
   const forecast = api.useQuery(
     'get',
     '/api/forecast',
@@ -209,7 +213,7 @@ export function DayStep() {
           timeZone: document.timeZone,
           ...(document.site.weatherFile === ''
             ? {}
-            : { file: document.site.weatherFile, from: fortnightOf(document.day.date) }),
+            : { file: document.site.weatherFile, from: fortnightOf(shown) }),
         },
       },
     },
@@ -217,11 +221,12 @@ export function DayStep() {
   );
   const wrong = (at: string) => {
     const found = findingsAt(report, at).find((f) => f.severity === 'error');
-    return found ? findingWords[found.code](found.facts, found.texts, format) : undefined;
+    return found ? findingText(found.says, format) : undefined;
   };
   const day = sections.day;
   return (
     <StepLayout
+      ofPour
       title={steps.day}
       sentence={sentenceOf(day, format)}
       drawing={
@@ -231,9 +236,9 @@ export function DayStep() {
               <DayTimeline
                 day={day}
                 format={format}
-                start={document.day.start}
+                start={begins}
                 onStart={(start) => {
-                  set('/day/start', start);
+                  change({ start });
                 }}
               />
             ) : (
@@ -243,7 +248,9 @@ export function DayStep() {
         )
       }
       figures={day ? figuresOf(day, format) : []}
-      notes={<Notes under={['/day', '/timeZone', '/weather']} only={['error', 'warning', 'note']} />}
+      notes={
+        <Notes under={['/day', '/pours', '/timeZone', '/weather']} only={['error', 'warning', 'note']} />
+      }
       controls={
         <>
           <SegmentedControl
@@ -259,10 +266,10 @@ export function DayStep() {
           {side === 'when' && forecast.data && (
             <DayPicker
               days={forecast.data.days}
-              date={document.day.date}
+              date={shown}
               format={format}
               onPick={(date) => {
-                set('/day/date', date);
+                change({ date });
               }}
             />
           )}
@@ -270,16 +277,23 @@ export function DayStep() {
             <>
               {forecast.data?.simulated && <p className={classes.simulated}>{app.simulatedShort}</p>}
               <Group gap="xs" align="flex-start">
-                <TimeField at="/day/start" label={fields.startTime} value={document.day.start} />
+                <TimeField
+                  at={at.start}
+                  label={fields.startTime}
+                  value={begins}
+                  onSay={(start) => {
+                    change({ start });
+                  }}
+                />
                 <TextInput
                   size="sm"
                   type="date"
                   style={{ flex: '1 1 140px' }}
                   label={fields.otherDay}
-                  value={document.day.date}
-                  error={wrong('/day/date')}
+                  value={shown}
+                  error={wrong(at.date)}
                   onChange={(e) => {
-                    set('/day/date', e.currentTarget.value);
+                    change({ date: e.currentTarget.value });
                   }}
                 />
               </Group>

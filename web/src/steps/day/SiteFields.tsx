@@ -1,34 +1,15 @@
-import { Button, Checkbox, FileButton, Group, TextInput } from '@mantine/core';
+import { Button, Checkbox, FileButton, Group } from '@mantine/core';
 import { useState } from 'react';
 import { api, http, type Finding } from '../../api/client';
-import { number } from '../../common/format';
-import { Notes } from '../../common/Notes';
+import { number } from '../../format/format';
+import { Notes } from '../../fields/Notes';
+import { TimeField } from '../../fields/TimeField';
 import { Pick } from '../../common/Pick';
-import { findings as findingWords, shades, shelters, site as words } from '../../common/words';
+import { findingText, shades, shelters, site as words } from '../../words';
 import { useDocument, useEditing } from '../../job/JobContext';
-import { useWrong } from '../../job/useWrong';
 import classes from './DayStep.module.css';
 
 const LARGEST_BYTES = 4_000_000;
-
-/** A local time that the job keeps. */
-export function TimeField({ at, label, value }: { at: string; label: string; value: string }) {
-  const { set } = useEditing();
-  const wrong = useWrong(at);
-  return (
-    <TextInput
-      size="sm"
-      type="time"
-      style={{ flex: '1 1 110px' }}
-      label={label}
-      value={value}
-      error={wrong}
-      onChange={(e) => {
-        set(at, e.currentTarget.value);
-      }}
-    />
-  );
-}
 
 /** Weather from a file: what was understood of it, and what is wrong with it, line by line. */
 function WeatherFile() {
@@ -114,12 +95,8 @@ function WeatherFile() {
           {refused && <p>{words.notRead}</p>}
           <ul>
             {found.map((f) => (
-              <li
-                key={`${f.code}${f.where}${f.texts.column ?? ''}`}
-                data-severity={f.severity}
-                data-code={f.code}
-              >
-                {findingWords[f.code](f.facts, f.texts, format)}
+              <li key={f.where + JSON.stringify(f.says)} data-severity={f.severity} data-code={f.says.code}>
+                {findingText(f.says, format)}
               </li>
             ))}
           </ul>

@@ -1,21 +1,30 @@
 import { Group } from '@mantine/core';
 import { useState } from 'react';
 import type { BatchRecipe, BatchReport, JobDocument, PlanReport } from '../../api/client';
-import { Amount } from '../../common/Amount';
+import { Amount } from '../../fields/Amount';
 import { batchSize } from '../../common/batchSize';
-import { ElementPick } from '../../common/ElementPick';
-import { duration, number, type Formats } from '../../common/format';
+import { ElementPick } from '../../fields/ElementPick';
+import { duration, number, type Formats } from '../../format/format';
 import { measureAmount, measureName } from '../../common/measureText';
-import { Notes } from '../../common/Notes';
+import { Notes } from '../../fields/Notes';
 import { Pick } from '../../common/Pick';
-import { Said } from '../../common/Said';
-import { StepLayout, type Figure } from '../../common/StepLayout';
+import { Said } from '../../fields/Said';
+import { StepLayout, type Figure } from '../../fields/StepLayout';
 import { Views } from '../../common/Views';
-import { Why } from '../../common/Why';
-import { fields, loading, mix as mixWords, mixers, steps, load as words } from '../../common/words';
+import { Why } from '../../fields/Why';
+import {
+  fields,
+  loading,
+  mix as mixWords,
+  mixers,
+  pours as pourWords,
+  steps,
+  load as words,
+} from '../../words';
 import { FillPlan } from '../../drawing/FillPlan';
 import { LoadStrip } from '../../drawing/LoadStrip';
 import { explanationOf, useChosenElement, useDocument, useEditing, usePlanned } from '../../job/JobContext';
+import { usePour } from '../../job/usePour';
 import classes from './LoadStep.module.css';
 
 type Load = NonNullable<PlanReport['load']>;
@@ -112,6 +121,7 @@ export function LoadStep() {
   const [view, setView] = useState<View>('strip');
   const [at] = useChosenElement();
   const { load, day, shape } = sections;
+  const { pour, several } = usePour();
   const batch = load?.batches.find((b) => b.number === chosen) ?? load?.batches[0];
   const recipe = batch && load?.recipes[batch.recipe];
   const element = shape?.elements.find((e) => e.index === at);
@@ -123,6 +133,7 @@ export function LoadStep() {
   const zoneOf = (n: number) => day?.zones.find((z) => z.firstBatch <= n && n <= z.lastBatch)?.number ?? 0;
   return (
     <StepLayout
+      ofPour
       title={steps.load}
       sentence={sentenceOf(load)}
       drawing={
@@ -146,7 +157,7 @@ export function LoadStep() {
         )
       }
       figures={load ? figuresOf(load, format) : []}
-      notes={<Notes under={['/mixing']} only={['error', 'warning']} />}
+      notes={<Notes under={['/mixing', '/pours']} only={['error', 'warning']} />}
       controls={
         <>
           <ElementPick />
@@ -176,6 +187,15 @@ export function LoadStep() {
           <Group gap="xs" align="flex-start" wrap="nowrap">
             <Amount at="/mixing/hands" value={mixing.hands} label={fields.hands} />
             <Amount at="/mixing/mixers" value={mixing.mixers ?? 1} label={fields.mixersCount} />
+            {several && pour?.said != null && (
+              <Amount
+                at={`/pours/${String(pour.said)}/hands`}
+                value={document.pours[pour.said]?.hands ?? null}
+                label={pourWords.hands}
+                optional
+                placeholder={number(mixing.hands)}
+              />
+            )}
             <Said at="/mixing/barrowRun" value={mixing.barrowRun} label={fields.barrowRun} />
           </Group>
           <Group gap="xs" align="flex-start" wrap="nowrap">

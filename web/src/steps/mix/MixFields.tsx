@@ -1,9 +1,9 @@
 import { Group } from '@mantine/core';
 import type { Bag, ContainerKind, MixDocument } from '../../api/client';
-import { Amount } from '../../common/Amount';
+import { Amount } from '../../fields/Amount';
 import { bagName } from '../../common/goodName';
 import { Pick } from '../../common/Pick';
-import { Said } from '../../common/Said';
+import { Said } from '../../fields/Said';
 import {
   additives as additiveNames,
   consistencies,
@@ -12,11 +12,22 @@ import {
   moistures,
   things,
   mix as words,
-} from '../../common/words';
+} from '../../words';
 import { useDocument, useEditing } from '../../job/JobContext';
+import type { Pointer } from '../../job/pointer';
 import classes from './MixStep.module.css';
 
-export function BagFields({ mix, bags }: { mix: Extract<MixDocument, { kind: 'bagged' }>; bags: Bag[] }) {
+/** A mix of the job, and where it stands in it. */
+interface OfMix<M extends MixDocument = MixDocument> {
+  at: Pointer;
+  mix: M;
+}
+
+export function BagFields({
+  at,
+  mix,
+  bags,
+}: OfMix<Extract<MixDocument, { kind: 'bagged' }>> & { bags: Bag[] }) {
   const { set, format } = useEditing();
   const { buy } = useDocument();
   const ids = [...bags.map((b) => b.id), ...buy.bags.map((b) => b.id)];
@@ -28,18 +39,18 @@ export function BagFields({ mix, bags }: { mix: Extract<MixDocument, { kind: 'ba
           value={mix.bag}
           of={Object.fromEntries(ids.map((id) => [id, bagName(id, bags, buy.bags, format)]))}
           onPick={(v) => {
-            set('/mix/bag', v);
+            set(`${at}/bag`, v);
           }}
         />
       </Group>
       <Group gap="xs" align="flex-start">
         <Said
-          at="/mix/waterPerBag"
+          at={`${at}/waterPerBag`}
           value={mix.waterPerBag}
           label={fields.waterPerBag}
           ifEmpty={fields.middle}
         />
-        <Amount at="/mix/cementAdded" value={mix.cementAdded ?? 0} label={fields.cementAdded} />
+        <Amount at={`${at}/cementAdded`} value={mix.cementAdded ?? 0} label={fields.cementAdded} />
       </Group>
     </>
   );
@@ -48,16 +59,16 @@ export function BagFields({ mix, bags }: { mix: Extract<MixDocument, { kind: 'ba
 /** Sizes that stone is sold in, mm. */
 const STONES = [10, 12.5, 20, 25];
 
-export function PartsFields({ mix }: { mix: Extract<MixDocument, { kind: 'parts' }> }) {
+export function PartsFields({ at, mix }: OfMix<Extract<MixDocument, { kind: 'parts' }>>) {
   const { set, format } = useEditing();
   const stones = [...new Set([...STONES, mix.stoneMm])].sort((a, b) => a - b);
   return (
     <>
       <Group gap="xs" align="flex-start" wrap="nowrap">
-        <Amount at="/mix/cement" value={mix.cement} label={fields.cement} step={0.5} />
-        <Amount at="/mix/sand" value={mix.sand} label={fields.sand} step={0.5} />
-        <Amount at="/mix/stone" value={mix.stone} label={fields.stone} step={0.5} />
-        <Amount at="/mix/ballast" value={mix.ballast ?? 0} label={fields.ballast} step={0.5} />
+        <Amount at={`${at}/cement`} value={mix.cement} label={fields.cement} step={0.5} />
+        <Amount at={`${at}/sand`} value={mix.sand} label={fields.sand} step={0.5} />
+        <Amount at={`${at}/stone`} value={mix.stone} label={fields.stone} step={0.5} />
+        <Amount at={`${at}/ballast`} value={mix.ballast ?? 0} label={fields.ballast} step={0.5} />
       </Group>
       <Group gap="xs" align="flex-start">
         <Pick
@@ -65,7 +76,7 @@ export function PartsFields({ mix }: { mix: Extract<MixDocument, { kind: 'parts'
           value={String(mix.stoneMm)}
           of={Object.fromEntries(stones.map((mm) => [String(mm), format.small(mm)]))}
           onPick={(v) => {
-            set('/mix/stoneMm', Number(v));
+            set(`${at}/stoneMm`, Number(v));
           }}
         />
         <Pick
@@ -73,7 +84,7 @@ export function PartsFields({ mix }: { mix: Extract<MixDocument, { kind: 'parts'
           value={mix.consistency}
           of={consistencies}
           onPick={(v) => {
-            set('/mix/consistency', v);
+            set(`${at}/consistency`, v);
           }}
         />
       </Group>
@@ -83,7 +94,7 @@ export function PartsFields({ mix }: { mix: Extract<MixDocument, { kind: 'parts'
           value={mix.moisture}
           of={moistures}
           onPick={(v) => {
-            set('/mix/moisture', v);
+            set(`${at}/moisture`, v);
           }}
         />
       </Group>
@@ -95,7 +106,7 @@ export function PartsFields({ mix }: { mix: Extract<MixDocument, { kind: 'parts'
 const additiveKinds = Object.keys(additiveNames) as (keyof typeof additiveNames)[];
 
 /** Doses of what is stirred in; open where there is any. */
-export function AdditiveFields({ mix }: { mix: MixDocument }) {
+export function AdditiveFields({ at, mix }: OfMix) {
   const any = additiveKinds.some((k) => (mix.additives[k] ?? 0) > 0);
   return (
     <details className={classes.more} open={any}>
@@ -105,7 +116,7 @@ export function AdditiveFields({ mix }: { mix: MixDocument }) {
         {additiveKinds.map((k) => (
           <Amount
             key={k}
-            at={`/mix/additives/${k}`}
+            at={`${at}/additives/${k}`}
             value={mix.additives[k] ?? 0}
             label={additiveNames[k]}
             step={k === 'pigment' ? 1 : 0.5}
@@ -119,7 +130,7 @@ export function AdditiveFields({ mix }: { mix: MixDocument }) {
 const measured = ['cement', 'sand', 'stone', 'water'] as const;
 
 /** What everything is measured with. */
-export function ContainerFields({ mix }: { mix: MixDocument }) {
+export function ContainerFields({ at, mix }: OfMix) {
   const { set } = useEditing();
   const rows = mix.kind === 'parts' ? measured : (['cement', 'water'] as const);
   return (
@@ -135,12 +146,12 @@ export function ContainerFields({ mix }: { mix: MixDocument }) {
             value={mix.containers[what].kind}
             of={containerKinds}
             onPick={(v) => {
-              set(`/mix/containers/${what}/kind`, v);
+              set(`${at}/containers/${what}/kind`, v);
             }}
           />
           <Said
             compact
-            at={`/mix/containers/${what}/size`}
+            at={`${at}/containers/${what}/size`}
             value={mix.containers[what].size}
             label={words.holds(things[what])}
           />

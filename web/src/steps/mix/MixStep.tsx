@@ -1,34 +1,29 @@
-import { Group, SegmentedControl } from '@mantine/core';
+import { Button, Group, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
-import {
-  api,
-  type Bag,
-  type BuyDocument,
-  type MixDocument,
-  type PlanReport,
-  type Way,
-} from '../../api/client';
+import { api, type Bag, type BuyDocument, type MixDocument, type MixReport } from '../../api/client';
 import { batchSize } from '../../common/batchSize';
-import { fixed, number, quarters, type Formats } from '../../common/format';
+import { fixed, number, quarters, type Formats } from '../../format/format';
 import { bagName } from '../../common/goodName';
-import { Notes } from '../../common/Notes';
+import { mixName } from '../../common/mixName';
+import { Notes } from '../../fields/Notes';
 import { Pick } from '../../common/Pick';
-import { StepLayout, type Figure } from '../../common/StepLayout';
+import { StepLayout, type Figure } from '../../fields/StepLayout';
 import { Views } from '../../common/Views';
-import { containers, counted, exposures, fields, steps, things, mix as words } from '../../common/words';
+import { containers, counted, exposures, fields, steps, things, mix as words } from '../../words';
 import { BatchDrawing } from '../../drawing/BatchDrawing';
 import { FeelLadder } from '../../drawing/FeelLadder';
 import { WaterLadder } from '../../drawing/WaterLadder';
 import { useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import { AdditiveFields, BagFields, ContainerFields, PartsFields } from './MixFields';
+import { newMixId, otherKind, withoutMix } from './mixes';
 import { WaysTable } from './WaysTable';
 
-type Mix = NonNullable<PlanReport['mix']>;
 type View = keyof typeof words.views;
 
 const dryThings = ['cement', 'sand', 'stone', 'ballast'] as const;
 
-function askedOf(mix: Mix, format: Formats): string {
+function askedOf(mix: MixReport, format: Formats): string {
+  if (mix.demand === null) return '';
   const { leastMpa, mostWaterCement, airShare } = mix.demand;
   return words.asked(
     leastMpa > 0 ? format.strength(leastMpa) : null,
@@ -37,7 +32,7 @@ function askedOf(mix: Mix, format: Formats): string {
   );
 }
 
-function sentenceOf(mix: Mix | null, bags: Bag[], own: BuyDocument['bags'], format: Formats): string {
+function sentenceOf(mix: MixReport | null, bags: Bag[], own: BuyDocument['bags'], format: Formats): string {
   if (mix === null) return words.blocked;
   const strength = format.strength(mix.f28Mpa);
   const { bagged, parts } = mix;
@@ -63,7 +58,7 @@ const partWhys = {
   ballast: 'partsBallast',
 } as const;
 
-function figuresOf(mix: Mix, offPct: number | null, yieldPct: number, format: Formats): Figure[] {
+function figuresOf(mix: MixReport, offPct: number | null, yieldPct: number, format: Formats): Figure[] {
   const { bagged, parts } = mix;
   const setting: Figure[] = [
     {
@@ -75,15 +70,15 @@ function figuresOf(mix: Mix, offPct: number | null, yieldPct: number, format: Fo
     {
       label: words.waterCement,
       value: mix.waterCement === null ? words.notTold : number(mix.waterCement, 2),
-      why: { code: 'waterCement' },
+      why: { code: 'waterToCement' },
     },
     { label: words.setsIn, value: `${number(mix.initialSetH, 1)} h`, why: { code: 'initialSet' } },
   ];
   if (bagged) {
     return [
-      { label: words.bags, value: number(bagged.count), why: { code: 'bags' } },
+      { label: words.bags, value: number(bagged.count), why: { code: 'wholeBags' } },
       { label: words.weight, value: format.mass(bagged.totalKg), why: { code: 'bagsMass' } },
-      { label: words.water, value: format.litres(bagged.waterL * bagged.count), why: { code: 'bagWater' } },
+      { label: words.water, value: format.litres(bagged.totalWaterL), why: { code: 'bagWater' } },
       ...setting,
     ];
   }
@@ -112,7 +107,7 @@ function figuresOf(mix: Mix, offPct: number | null, yieldPct: number, format: Fo
   ];
 }
 
-function Water({ mix }: { mix: Mix }) {
+function Water({ mix }: { mix: MixReport }) {
   const { format } = useEditing();
   const { bagged, parts } = mix;
   return (
@@ -126,71 +121,67 @@ function Water({ mix }: { mix: Mix }) {
   );
 }
 
-/** The job's mix as another way has it; containers, additives and winter stay. */
-function taken(mix: MixDocument, way: Way): MixDocument {
-  const { exposure, containers: own } = mix;
-  const additives = way.airEntrained ? { ...mix.additives, airEntrainer: 1 } : mix.additives;
-  if (way.parts !== null) {
-    const { cement, sand, stone, ballast } = way.parts;
-    return {
-      kind: 'parts',
-      exposure,
-      containers: own,
-      additives,
-      cement,
-      sand,
-      stone,
-      ballast,
-      stoneMm: way.stoneMm === 0 ? 10 : way.stoneMm,
-      consistency: way.consistency ?? 'plastic',
-      moisture: mix.kind === 'parts' ? mix.moisture : 'damp',
-    };
-  }
-  return {
-    kind: 'bagged',
-    exposure,
-    containers: own,
-    additives: { ...additives, airEntrainer: 0 },
-    bag: way.bag ?? '',
-    waterPerBag: way.waterPerBag ?? '',
-    cementAdded: way.cementAddedPct,
-  };
+/** Which mix of the job is looked at: nothing is seen of it where there is one. */
+function MixPick({ of, at, onPick }: { of: string[]; at: number; onPick: (mix: number) => void }) {
+  if (of.length < 2) return null;
+  return (
+    <Pick
+      label={words.which}
+      value={String(at)}
+      of={Object.fromEntries(of.map((name, i) => [String(i), name]))}
+      onPick={(v) => {
+        onPick(Number(v));
+      }}
+    />
+  );
 }
 
 export function MixStep() {
   const document = useDocument();
-  const { sections } = usePlanned();
+  const { report, sections } = usePlanned();
   const { format, set, edit } = useEditing();
   const [view, setView] = useState<View>('ways');
+  const [picked, setPicked] = useState(0);
   const { data: bags = [] } = api.useQuery('get', '/api/bags', {}, { staleTime: Infinity });
-  const { mix: said, buy } = document;
-  const { mix, load } = sections;
-  const recipe = load?.recipes[0];
+  const { mixes, buy } = document;
+  const index = Math.min(picked, mixes.length - 1);
+  const said = mixes[index];
+  if (!said) throw new Error('a job has a mix');
+  const at = `/mixes/${String(index)}`;
+  const mix = index === 0 ? sections.mix : (report.otherMixes.find((m) => m.index === index) ?? null);
+  const { load } = sections;
+  const pourMix = report.pours.find((p) => p.id === report.pour)?.mix;
+  const recipe = pourMix === said.id ? load?.recipes[0] : undefined;
+  const ways = mix?.ways ?? [];
   const choose = (kind: MixDocument['kind']) => {
+    if (kind === said.kind) return;
     const way =
-      mix?.ways.find((w) => w.kind === kind && w.misfits.length === 0) ??
-      mix?.ways.find((w) => w.kind === kind);
-    if (kind !== said.kind && way) set('/mix', taken(said, way));
+      ways.find((w) => w.way.kind === kind && w.way.misfits.length === 0) ??
+      ways.find((w) => w.way.kind === kind);
+    set(at, way?.takes ?? otherKind(said, kind, document.units));
   };
+  const shown = ways.length === 0 && view === 'ways' ? 'water' : view;
+  const { ways: waysWord, ...otherViews } = words.views;
+  const views = ways.length === 0 ? otherViews : { ways: waysWord, ...otherViews };
   const drawing = mix && (
-    <Views label={words.viewsLabel} of={words.views} value={view} onChoose={setView}>
-      {view === 'ways' && (
+    <Views label={words.viewsLabel} of={views as typeof words.views} value={shown} onChoose={setView}>
+      {shown === 'ways' && (
         <WaysTable
-          ways={mix.ways}
-          leastMpa={mix.demand.leastMpa}
+          ways={ways}
+          leastMpa={mix.demand?.leastMpa ?? 0}
           bags={bags}
           own={buy.bags}
           format={format}
-          onTake={(way) => {
-            edit(null, (job) => ({ ...job, mix: taken(job.mix, way) }));
+          onTake={(takes) => {
+            set(at, takes);
           }}
         />
       )}
-      {view === 'batch' && recipe && (
+      {shown === 'batch' && recipe && (
         <BatchDrawing recipe={recipe} size={batchSize(recipe)} format={format} />
       )}
-      {view === 'water' && <Water mix={mix} />}
-      {view === 'feel' && (
+      {shown === 'water' && <Water mix={mix} />}
+      {shown === 'feel' && mix.demand && (
         <FeelLadder
           stiffest={mix.demand.stiffest}
           softest={mix.demand.softest}
@@ -198,7 +189,7 @@ export function MixStep() {
           onChoose={
             said.kind === 'parts'
               ? (c) => {
-                  set('/mix/consistency', c);
+                  set(`${at}/consistency`, c);
                 }
               : undefined
           }
@@ -221,9 +212,14 @@ export function MixStep() {
             )
           : []
       }
-      notes={<Notes under={['/mix']} only={['error', 'warning', 'note']} />}
+      notes={<Notes under={['/mixes']} only={['error', 'warning', 'note']} />}
       controls={
         <>
+          <MixPick
+            of={mixes.map((m, i) => mixName(m, i, bags, buy.bags, format))}
+            at={index}
+            onPick={setPicked}
+          />
           <SegmentedControl
             fullWidth
             aria-label={fields.mixKind}
@@ -236,20 +232,48 @@ export function MixStep() {
               choose(v);
             }}
           />
-          {said.kind === 'bagged' ? <BagFields mix={said} bags={bags} /> : <PartsFields mix={said} />}
+          {said.kind === 'bagged' ? (
+            <BagFields at={at} mix={said} bags={bags} />
+          ) : (
+            <PartsFields at={at} mix={said} />
+          )}
           <Group>
             <Pick
               label={fields.exposure}
               value={said.exposure}
               of={exposures}
               onPick={(v) => {
-                set('/mix/exposure', v);
+                set(`${at}/exposure`, v);
               }}
             />
           </Group>
-          <AdditiveFields mix={said} />
-          <ContainerFields mix={said} />
-          <Notes under={['/mix']} only={['caution']} />
+          <AdditiveFields at={at} mix={said} />
+          <ContainerFields at={at} mix={said} />
+          <Group gap="xs">
+            <Button
+              size="compact-sm"
+              variant="default"
+              onClick={() => {
+                edit(null, (job) => ({ ...job, mixes: [...job.mixes, { ...said, id: newMixId(job) }] }));
+                setPicked(mixes.length);
+              }}
+            >
+              {words.another}
+            </Button>
+            {index > 0 && (
+              <Button
+                size="compact-sm"
+                variant="default"
+                onClick={() => {
+                  edit(null, (job) => withoutMix(job, said.id));
+                  setPicked(0);
+                }}
+              >
+                {words.dropMix}
+              </Button>
+            )}
+          </Group>
+          <Notes under={['/mixes']} only={['caution']} />
         </>
       }
     />

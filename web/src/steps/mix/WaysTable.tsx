@@ -1,18 +1,18 @@
 import { Button } from '@mantine/core';
-import type { Bag, BuyDocument, Way } from '../../api/client';
-import { fixed, number, type Formats } from '../../common/format';
-import { wayMisfits, mix as words } from '../../common/words';
+import type { Bag, BuyDocument, MixDocument, WayReport } from '../../api/client';
+import { fixed, number, type Formats } from '../../format/format';
+import { wayMisfits, mix as words } from '../../words';
 import { wayName } from './wayName';
 import table from '../../common/Table.module.css';
 import classes from './WaysTable.module.css';
 
 interface WaysTableProps {
-  ways: Way[];
+  ways: WayReport[];
   leastMpa: number;
   bags: Bag[];
   own: BuyDocument['bags'];
   format: Formats;
-  onTake: (way: Way) => void;
+  onTake: (takes: MixDocument) => void;
 }
 
 /** A bar as long as the strength, with a mark where it has to reach. */
@@ -28,7 +28,7 @@ function Bar({ mpa, least, top }: { mpa: number; least: number; top: number }) {
 
 /** All ways to get the concrete side by side: those that do first, the cheapest of them proposed. */
 export function WaysTable({ ways, leastMpa, bags, own, format, onTake }: WaysTableProps) {
-  const top = Math.max(leastMpa, ...ways.map((w) => w.f28Mpa)) * 1.05;
+  const top = Math.max(leastMpa, ...ways.map((w) => w.way.f28Mpa)) * 1.05;
   return (
     <table
       className={`${table.table ?? ''} ${classes.table ?? ''}`}
@@ -49,7 +49,7 @@ export function WaysTable({ ways, leastMpa, bags, own, format, onTake }: WaysTab
         </tr>
       </thead>
       <tbody>
-        {ways.map((way) => {
+        {ways.map(({ way, takes }) => {
           const [name, reason] = wayName(way, bags, own, format);
           const misfit = way.misfits.map((m) => wayMisfits[m]).join(', ');
           return (
@@ -76,13 +76,13 @@ export function WaysTable({ ways, leastMpa, bags, own, format, onTake }: WaysTab
                 {way.taken ? (
                   <b>{words.taken}</b>
                 ) : (
-                  way.kind !== 'truck' && (
+                  takes && (
                     <Button
                       size="compact-xs"
                       variant="outline"
                       aria-label={words.takeWay(name)}
                       onClick={() => {
-                        onTake(way);
+                        onTake(takes);
                       }}
                     >
                       {words.take}

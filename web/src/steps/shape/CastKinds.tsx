@@ -1,11 +1,11 @@
 import { Group } from '@mantine/core';
 import type { ElementOf } from '../../api/client';
-import { Amount } from '../../common/Amount';
+import { Amount } from '../../fields/Amount';
 import { Pick } from '../../common/Pick';
-import { Said } from '../../common/Said';
-import { counterCastings, fields, footingForms, pieceUses } from '../../common/words';
+import { Said } from '../../fields/Said';
+import { counterCastings, fields, footingForms, pieceUses } from '../../words';
 import { useEditing } from '../../job/JobContext';
-import type { KindProps } from './kinds';
+import type { KindProps } from './kindProps';
 import { OutlinedFields } from './OutlinedFields';
 
 /** How many pieces come from how many moulds. */
@@ -139,6 +139,13 @@ export function FootingFields({ element, path }: KindProps<'footing'>) {
           }}
         />
         <Amount at={`${path}/count`} value={element.count} label={fields.footingCount} />
+        <Amount
+          at={`${path}/moulds`}
+          value={element.moulds}
+          label={fields.footingForms}
+          optional
+          placeholder={fields.allAtOnce}
+        />
       </Group>
       <Group gap="xs" align="flex-start">
         {formFields[element.form.kind].map(([name, label]) => (

@@ -1,8 +1,8 @@
 import { ActionIcon, Group, NativeSelect } from '@mantine/core';
 import { IconX } from '@tabler/icons-react';
 import type { OutlinedDocument, Units } from '../../api/client';
-import { Said } from '../../common/Said';
-import { fields, joints } from '../../common/words';
+import { Said } from '../../fields/Said';
+import { fields, joints } from '../../words';
 import { useDocument, useEditing } from '../../job/JobContext';
 import { setEdge } from './edges';
 import classes from './ShapeStep.module.css';

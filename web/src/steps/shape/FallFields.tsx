@@ -1,8 +1,8 @@
 import { Group } from '@mantine/core';
 import type { OutlinedDocument } from '../../api/client';
-import { Amount } from '../../common/Amount';
+import { Amount } from '../../fields/Amount';
 import { Pick } from '../../common/Pick';
-import { fall as words } from '../../common/words';
+import { fall as words } from '../../words';
 import { useEditing } from '../../job/JobContext';
 import { edgeNames } from './edges';
 import classes from './ShapeStep.module.css';

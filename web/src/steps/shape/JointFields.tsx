@@ -1,9 +1,9 @@
 import { Button, Group } from '@mantine/core';
 import type { JointDocument, OutlinedDocument } from '../../api/client';
 import { Pick } from '../../common/Pick';
-import { RemoveRow } from '../../common/RemoveRow';
-import { Said } from '../../common/Said';
-import { jointMethods, joints as words } from '../../common/words';
+import { RemoveRow } from '../../fields/RemoveRow';
+import { Said } from '../../fields/Said';
+import { jointMethods, joints as words } from '../../words';
 import { useEditing } from '../../job/JobContext';
 import { edgeNames } from './edges';
 import { jointsOf } from './jointsOf';

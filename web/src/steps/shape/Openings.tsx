@@ -1,9 +1,9 @@
 import { Button, Group, TextInput } from '@mantine/core';
 import type { OpeningDocument, OutlinedDocument, Units } from '../../api/client';
 import { Pick } from '../../common/Pick';
-import { RemoveRow } from '../../common/RemoveRow';
-import { Said } from '../../common/Said';
-import { fields, openingUses } from '../../common/words';
+import { RemoveRow } from '../../fields/RemoveRow';
+import { Said } from '../../fields/Said';
+import { fields, openingUses } from '../../words';
 import { useDocument, useEditing } from '../../job/JobContext';
 import classes from './ShapeStep.module.css';
 

@@ -1,8 +1,8 @@
 import { Group } from '@mantine/core';
 import type { OutlineDocument, OutlinedDocument } from '../../api/client';
 import { Pick } from '../../common/Pick';
-import { Said } from '../../common/Said';
-import { fields, meets, presetAlong, presets, ways } from '../../common/words';
+import { Said } from '../../fields/Said';
+import { fields, meets, presetAlong, presets, ways } from '../../words';
 import { useEditing } from '../../job/JobContext';
 import { OutlineFile } from './OutlineFile';
 import { PointRows } from './PointRows';

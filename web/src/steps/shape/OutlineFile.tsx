@@ -1,7 +1,7 @@
 import { FileButton, Button, Group, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { http, type Enum, type Finding } from '../../api/client';
-import { fields, fileUnits, findings as findingWords } from '../../common/words';
+import { fields, fileUnits, findingText } from '../../words';
 import { useEditing } from '../../job/JobContext';
 import classes from './ShapeStep.module.css';
 
@@ -23,8 +23,8 @@ export function OutlineFile({ path }: { path: string }) {
       return;
     }
     const fault: Finding | undefined = data.findings.find((f) => f.severity === 'error');
-    setAsks(fault?.code === 'fileUnitUnknown');
-    setWrong(fault ? findingWords[fault.code](fault.facts, fault.texts, format) : null);
+    setAsks(fault?.says.code === 'fileUnitUnknown');
+    setWrong(fault ? findingText(fault.says, format) : null);
     if (data.points !== null) set(`${path}/outline`, { kind: 'points', points: data.points });
   };
 

@@ -1,13 +1,13 @@
 import { Button, Group, NumberInput } from '@mantine/core';
 import type { StretchDocument } from '../../api/client';
-import { Amount } from '../../common/Amount';
+import { Amount } from '../../fields/Amount';
 import { Pick } from '../../common/Pick';
-import { RemoveRow } from '../../common/RemoveRow';
-import { Said } from '../../common/Said';
-import { eases, fields } from '../../common/words';
+import { RemoveRow } from '../../fields/RemoveRow';
+import { Said } from '../../fields/Said';
+import { eases, fields } from '../../words';
 import { useEditing } from '../../job/JobContext';
 import { CastingFields } from './CastKinds';
-import type { KindProps } from './kinds';
+import type { KindProps } from './kindProps';
 import classes from './ShapeStep.module.css';
 
 const stretchKinds: Record<StretchDocument['kind'], string> = { straight: fields.straight, arc: fields.arc };

@@ -1,8 +1,8 @@
 import { NumberInput } from '@mantine/core';
 import type { OutlineDocument } from '../../api/client';
-import { fields } from '../../common/words';
+import { fields } from '../../words';
 import { useEditing } from '../../job/JobContext';
-import { useWrong } from '../../job/useWrong';
+import { useWrong } from '../../fields/useWrong';
 import classes from './ShapeStep.module.css';
 
 type Points = Extract<OutlineDocument, { kind: 'points' }>;

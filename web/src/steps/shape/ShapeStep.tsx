@@ -1,11 +1,12 @@
 import { Button, Group, NativeSelect, TextInput } from '@mantine/core';
+import { useState } from 'react';
 import type { ElementDocument, ElementKind, ElementReport, Meets } from '../../api/client';
-import { Amount } from '../../common/Amount';
-import { ElementPick } from '../../common/ElementPick';
-import { grade, number, type Formats } from '../../common/format';
-import { Notes } from '../../common/Notes';
+import { Amount } from '../../fields/Amount';
+import { ElementPick } from '../../fields/ElementPick';
+import { grade, number, type Formats } from '../../format/format';
+import { Notes } from '../../fields/Notes';
 import { Pick } from '../../common/Pick';
-import { StepLayout, type Figure } from '../../common/StepLayout';
+import { StepLayout, type Figure } from '../../fields/StepLayout';
 import {
   beds,
   castParts,
@@ -14,16 +15,20 @@ import {
   finishes,
   joints as jointWords,
   meets,
+  pours as pourWords,
   shape as words,
   steps,
-} from '../../common/words';
+} from '../../words';
 import { PlanDrawing } from '../../drawing/PlanDrawing';
 import { SectionDrawing } from '../../drawing/SectionDrawing';
 import { useChosenElement, useDocument, useEditing, usePlanned } from '../../job/JobContext';
+import { freshId, withoutElement } from '../../job/pours';
+import { MixOf } from '../../fields/MixOf';
 import { setEdge } from './edges';
 import { jointsOf } from './jointsOf';
 import { KindFields } from './KindFields';
 import { freshElement } from './kinds';
+import { PourDays } from './PourDays';
 import classes from './ShapeStep.module.css';
 
 const order: Meets[] = ['form', 'wall', 'oldSlab', 'earlierPanel', 'open'];
@@ -107,6 +112,12 @@ function figuresOf(drawn: ElementReport, path: string, f: Formats): Figure[] {
   ];
 }
 
+const idIn = (elements: ElementDocument[]) =>
+  freshId(
+    'element',
+    elements.map((e) => e.id),
+  );
+
 /** Adds an element of a kind, copies or removes the one shown. */
 function ElementTools({ at }: { at: number }) {
   const document = useDocument();
@@ -132,7 +143,13 @@ function ElementTools({ at }: { at: number }) {
         onChange={(e) => {
           const kind = e.currentTarget.value as ElementKind | '';
           if (kind === '') return;
-          put((elements) => [...elements, freshElement(kind, units, elementKinds[kind])], count);
+          put(
+            (elements) => [
+              ...elements,
+              { ...freshElement(kind, units, elementKinds[kind]), id: idIn(elements) },
+            ],
+            count,
+          );
         }}
       />
       <Button
@@ -141,7 +158,9 @@ function ElementTools({ at }: { at: number }) {
         onClick={() => {
           put(
             (elements) =>
-              elements.flatMap((e, i) => (i === at ? [e, { ...e, name: fields.copyOf(e.name) }] : [e])),
+              elements.flatMap((e, i) =>
+                i === at ? [e, { ...e, id: idIn(elements), name: fields.copyOf(e.name) }] : [e],
+              ),
             at + 1,
           );
         }}
@@ -153,7 +172,8 @@ function ElementTools({ at }: { at: number }) {
           size="compact-sm"
           variant="subtle"
           onClick={() => {
-            put((elements) => elements.toSpliced(at, 1), Math.max(0, at - 1));
+            edit(null, (job) => withoutElement(job, at));
+            choose(Math.max(0, at - 1));
           }}
         >
           {fields.removeElement}
@@ -214,6 +234,7 @@ function CommonFields({
         optional
         placeholder={drawn ? number(drawn.wastePercent, 1) : ''}
       />
+      <MixOf at={`${path}/mix`} label={pourWords.mixOf} value={element.mix} />
     </Group>
   );
 }
@@ -228,6 +249,8 @@ export function ShapeStep() {
   const drawn = sections.shape?.elements.find((e) => e.index === at);
   const built = sections.build?.elements.find((e) => e.index === at);
   const path = `/elements/${String(at)}`;
+  const [pick, setPick] = useState<{ at: number; panel: number } | null>(null);
+  const picked = pick?.at === at ? pick.panel : null;
   const edges = element && 'edges' in element ? element.edges : null;
   const turnOver = (edge: number) => {
     const now = edges?.[edge]?.meets ?? 'form';
@@ -255,13 +278,17 @@ export function ShapeStep() {
               format={format}
               onEdge={edges ? turnOver : undefined}
               onJoint={moveJoint}
+              pickedPanel={picked}
+              onPanel={(panel) => {
+                setPick(picked === panel ? null : { at, panel });
+              }}
             />
             <SectionDrawing element={drawn} built={built} format={format} />
           </div>
         ) : null
       }
       figures={drawn ? figuresOf(drawn, path, format) : []}
-      notes={<Notes under={['/elements']} only={['error', 'warning']} not={['forms', 'steel']} />}
+      notes={<Notes under={['/elements', '/pours']} only={['error', 'warning']} not={['forms', 'steel']} />}
       controls={
         element && (
           <>
@@ -269,6 +296,7 @@ export function ShapeStep() {
             <NameField kind={element.kind} name={element.name} path={path} />
             <KindFields key={`${element.kind}${String(at)}`} element={element} path={path} />
             <CommonFields element={element} path={path} drawn={drawn} />
+            <PourDays at={at} panels={drawn?.joints.panels.length ?? 0} picked={picked} />
             <ElementTools at={at} />
             {edges && (
               <p className={classes.hint}>

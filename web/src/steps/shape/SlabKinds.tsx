@@ -1,11 +1,12 @@
 import { Button, Group } from '@mantine/core';
-import { Amount } from '../../common/Amount';
+import { Amount } from '../../fields/Amount';
+import { MixOf } from '../../fields/MixOf';
 import { Pick } from '../../common/Pick';
-import { RemoveRow } from '../../common/RemoveRow';
-import { Said } from '../../common/Said';
-import { fields, slabUses } from '../../common/words';
+import { RemoveRow } from '../../fields/RemoveRow';
+import { Said } from '../../fields/Said';
+import { fields, pours as pourWords, slabUses } from '../../words';
 import { useEditing } from '../../job/JobContext';
-import type { KindProps } from './kinds';
+import type { KindProps } from './kindProps';
 import { OutlinedFields } from './OutlinedFields';
 import classes from './ShapeStep.module.css';
 
@@ -35,6 +36,7 @@ export function TwoCourseFields({ element, path }: KindProps<'twoCourse'>) {
       <Group gap="xs" align="flex-start">
         <Said at={`${path}/baseThickness`} value={element.baseThickness} label={fields.baseThickness} small />
         <Said at={`${path}/topping`} value={element.topping} label={fields.topping} small />
+        <MixOf at={`${path}/toppingMix`} label={pourWords.toppingMix} value={element.toppingMix} />
       </Group>
       <OutlinedFields element={element} path={path} falls joints />
     </>
@@ -89,6 +91,12 @@ export function PebbleFields({ element, path }: KindProps<'pebbleBed'>) {
           label={fields.voids}
           optional
           placeholder="40"
+        />
+        <MixOf
+          at={`${path}/slurryMix`}
+          label={pourWords.slurryMix}
+          value={element.slurryMix}
+          otherwise={pourWords.cementAndWater}
         />
       </Group>
       <OutlinedFields element={element} path={path} falls />

@@ -1,8 +1,8 @@
 import { Button } from '@mantine/core';
 import type { OutlineDocument } from '../../api/client';
-import { RemoveRow } from '../../common/RemoveRow';
-import { Said } from '../../common/Said';
-import { fields } from '../../common/words';
+import { RemoveRow } from '../../fields/RemoveRow';
+import { Said } from '../../fields/Said';
+import { fields } from '../../words';
 import { useEditing } from '../../job/JobContext';
 import classes from './ShapeStep.module.css';
 

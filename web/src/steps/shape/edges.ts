@@ -1,5 +1,5 @@
 import type { EdgeDocument } from '../../api/client';
-import { joints } from '../../common/words';
+import { joints } from '../../words';
 
 const plain: EdgeDocument = { meets: 'form' };
 

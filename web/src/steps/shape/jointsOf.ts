@@ -1,5 +1,5 @@
 import type { ElementReport, JointDocument } from '../../api/client';
-import type { Formats } from '../../common/format';
+import type { Formats } from '../../format/format';
 
 /** The joints as drawn, said as a person would: the first change makes them one's own. */
 export const jointsOf = (drawn: ElementReport, format: Formats): JointDocument[] =>

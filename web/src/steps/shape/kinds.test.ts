@@ -1,6 +1,6 @@
 import { describe, expect, test, vi } from 'vitest';
 import type { ElementReport } from '../../api/client';
-import { formatsFor } from '../../common/format';
+import { formatsFor } from '../../format/format';
 
 vi.stubGlobal('window', { location: { origin: 'http://127.0.0.1' } });
 const { kinds, freshElement } = await import('./kinds');

@@ -1,13 +1,8 @@
 import type { ElementDocument, ElementKind, ElementOf, OutlineDocument, Units } from '../../api/client';
+import type { KindProps } from './kindProps';
 import { BorderFields, CurbFields, RibbonFields } from './PathKinds';
 import { CounterFields, FootingFields, PieceFields } from './CastKinds';
 import { OverlayFields, PebbleFields, SlabFields, TwoCourseFields } from './SlabKinds';
-
-/** What a kind's own fields get to work with. */
-export interface KindProps<K extends ElementKind> {
-  element: ElementOf<K>;
-  path: string;
-}
 
 interface Kind<K extends ElementKind> {
   /** A first one, in the sizes people would say. */

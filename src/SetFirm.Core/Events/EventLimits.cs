@@ -1,0 +1,46 @@
+namespace SetFirm.Core.Events;
+
+/// <summary>What an event may say.</summary>
+public static class EventLimits
+{
+    /// <summary>Letters.</summary>
+    public const int LongestNote = 2_000;
+
+    private const int LongestName = 200;
+    private const int MostCounted = 1_000;
+    private const double MostCelsius = 100;
+    private const double LeastCelsius = -60;
+    private const double MostAmount = 1_000_000;
+
+    /// <summary>The first field that says what cannot be; null where all is well.</summary>
+    /// <returns>Its name, as in the type.</returns>
+    public static string? WrongIn(JobEvent said)
+    {
+        ArgumentNullException.ThrowIfNull(said);
+        return said.Note.Length > LongestNote ? nameof(said.Note)
+            : said.Pour.Length > LongestName ? nameof(said.Pour)
+            : said.Device.Length > LongestName ? nameof(said.Device)
+            : said switch
+            {
+                JobEvent.BatchMixing e when NotCounted(e.Batch) => nameof(e.Batch),
+                JobEvent.BatchPlaced e when NotCounted(e.Batch) => nameof(e.Batch),
+                JobEvent.WaterAdded e when NotCounted(e.Batch) => nameof(e.Batch),
+                JobEvent.WaterAdded e when NotAmount(e.Litres) => nameof(e.Litres),
+                JobEvent.StruckOff e when NotCounted(e.Zone) => nameof(e.Zone),
+                JobEvent.SheenGone e when NotCounted(e.Zone) => nameof(e.Zone),
+                JobEvent.ThumbTest e when NotCounted(e.Zone) => nameof(e.Zone),
+                JobEvent.PassBegun e when NotCounted(e.Zone) => nameof(e.Zone),
+                JobEvent.PassDone e when NotCounted(e.Zone) => nameof(e.Zone),
+                JobEvent.TemperatureTold { Celsius: not (>= LeastCelsius and <= MostCelsius) } e => nameof(e.Celsius),
+                JobEvent.Photo e when e.Picture.Length is 0 or > LongestName => nameof(e.Picture),
+                JobEvent.UsedUp e when e.Good.Length is 0 or > LongestName => nameof(e.Good),
+                JobEvent.UsedUp e when NotAmount(e.Amount) => nameof(e.Amount),
+                JobEvent.Coated { Product: not (>= 0 and < MostCounted) } e => nameof(e.Product),
+                _ => null,
+            };
+    }
+
+    private static bool NotCounted(int number) => number is < 1 or > MostCounted;
+
+    private static bool NotAmount(double amount) => amount is not (>= 0 and <= MostAmount);
+}

@@ -1,0 +1,194 @@
+using System.Text.Json.Serialization;
+using NodaTime;
+
+namespace SetFirm.Core.Events;
+
+/// <summary>Something that was done or seen, as it was told. A closed set of kinds; lines are only added, and a mistake is withdrawn by another line.</summary>
+[JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
+[JsonDerivedType(typeof(BatchMixing), "batchMixing")]
+[JsonDerivedType(typeof(BatchPlaced), "batchPlaced")]
+[JsonDerivedType(typeof(StruckOff), "struckOff")]
+[JsonDerivedType(typeof(WaterAdded), "waterAdded")]
+[JsonDerivedType(typeof(TemperatureTold), "temperature")]
+[JsonDerivedType(typeof(SheenGone), "sheenGone")]
+[JsonDerivedType(typeof(ThumbTest), "thumbTest")]
+[JsonDerivedType(typeof(PassBegun), "passBegun")]
+[JsonDerivedType(typeof(PassDone), "passDone")]
+[JsonDerivedType(typeof(CoverOn), "coverOn")]
+[JsonDerivedType(typeof(CoverOff), "coverOff")]
+[JsonDerivedType(typeof(Rain), "rain")]
+[JsonDerivedType(typeof(Paused), "paused")]
+[JsonDerivedType(typeof(Trouble), "trouble")]
+[JsonDerivedType(typeof(Noted), "noted")]
+[JsonDerivedType(typeof(Photo), "photo")]
+[JsonDerivedType(typeof(UsedUp), "usedUp")]
+[JsonDerivedType(typeof(Wetted), "wetted")]
+[JsonDerivedType(typeof(BoardsOff), "boardsOff")]
+[JsonDerivedType(typeof(Coated), "coated")]
+[JsonDerivedType(typeof(CastLifted), "castLifted")]
+[JsonDerivedType(typeof(Withdrawn), "withdrawn")]
+public abstract record JobEvent
+{
+    private JobEvent()
+    {
+    }
+
+    /// <summary>Made where it was told: told twice, it is one.</summary>
+    public required Guid Id { get; init; }
+
+    /// <summary>When it happened, by the clock of the device.</summary>
+    public required Instant At { get; init; }
+
+    /// <summary>Id of the pour; empty in a job of one pour.</summary>
+    public string Pour { get; init; } = "";
+
+    /// <summary>Where it was told, as the device calls itself.</summary>
+    public string Device { get; init; } = "";
+
+    /// <summary>In their words.</summary>
+    public string Note { get; init; } = "";
+
+    /// <summary>Water is in the mixer.</summary>
+    public sealed record BatchMixing : JobEvent
+    {
+        /// <summary>From 1.</summary>
+        public required int Batch { get; init; }
+    }
+
+    /// <summary>A batch lies in the form.</summary>
+    public sealed record BatchPlaced : JobEvent
+    {
+        /// <summary>From 1.</summary>
+        public required int Batch { get; init; }
+    }
+
+    public sealed record StruckOff : JobEvent
+    {
+        /// <summary>From 1.</summary>
+        public required int Zone { get; init; }
+    }
+
+    /// <summary>More water than planned went into a batch.</summary>
+    public sealed record WaterAdded : JobEvent
+    {
+        /// <summary>From 1.</summary>
+        public required int Batch { get; init; }
+
+        /// <summary>Over the plan.</summary>
+        public required double Litres { get; init; }
+    }
+
+    /// <summary>A temperature that was read or felt.</summary>
+    public sealed record TemperatureTold : JobEvent
+    {
+        public required ToldTemperature Of { get; init; }
+
+        public required double Celsius { get; init; }
+    }
+
+    /// <summary>The sheen of bled water is gone.</summary>
+    public sealed record SheenGone : JobEvent
+    {
+        /// <summary>From 1.</summary>
+        public required int Zone { get; init; }
+    }
+
+    /// <summary>How a thumb marks the face.</summary>
+    public sealed record ThumbTest : JobEvent
+    {
+        /// <summary>From 1.</summary>
+        public required int Zone { get; init; }
+
+        public required ThumbMark Mark { get; init; }
+    }
+
+    public sealed record PassBegun : JobEvent
+    {
+        /// <summary>From 1.</summary>
+        public required int Zone { get; init; }
+
+        public required Pass Pass { get; init; }
+    }
+
+    public sealed record PassDone : JobEvent
+    {
+        /// <summary>From 1.</summary>
+        public required int Zone { get; init; }
+
+        public required Pass Pass { get; init; }
+    }
+
+    /// <summary>Something was laid over it.</summary>
+    public sealed record CoverOn : JobEvent;
+
+    /// <summary>And taken off.</summary>
+    public sealed record CoverOff : JobEvent;
+
+    public sealed record Rain : JobEvent;
+
+    /// <summary>Work stands still from here; the next batch or pass ends it.</summary>
+    public sealed record Paused : JobEvent;
+
+    /// <summary>Something went wrong; the note says what.</summary>
+    public sealed record Trouble : JobEvent;
+
+    /// <summary>Only a note.</summary>
+    public sealed record Noted : JobEvent;
+
+    public sealed record Photo : JobEvent
+    {
+        /// <summary>Id of the picture.</summary>
+        public required string Picture { get; init; }
+    }
+
+    /// <summary>So much of a thing was used.</summary>
+    public sealed record UsedUp : JobEvent
+    {
+        /// <summary>Id of the thing.</summary>
+        public required string Good { get; init; }
+
+        /// <summary>In its unit.</summary>
+        public required double Amount { get; init; }
+    }
+
+    public sealed record Wetted : JobEvent;
+
+    /// <summary>Its boards or its mould came off.</summary>
+    public sealed record BoardsOff : JobEvent;
+
+    /// <summary>A coat went on.</summary>
+    public sealed record Coated : JobEvent
+    {
+        /// <summary>Which product of the job, from 0.</summary>
+        public required int Product { get; init; }
+    }
+
+    /// <summary>Cast pieces were lifted out of their moulds.</summary>
+    public sealed record CastLifted : JobEvent;
+
+    /// <summary>An earlier line was a mistake and does not count.</summary>
+    public sealed record Withdrawn : JobEvent
+    {
+        /// <summary>Id of that line.</summary>
+        public required Guid Line { get; init; }
+    }
+}
+
+/// <summary>Whose temperature was told.</summary>
+public enum ToldTemperature
+{
+    Air,
+    Mix,
+    Slab,
+    Water,
+}
+
+/// <summary>How deep a firm thumb sinks, or that a light finger leaves nothing.</summary>
+public enum ThumbMark
+{
+    Deeper,
+    SixMm,
+    ThreeMm,
+    None,
+    NoLightPrint,
+}

@@ -1,0 +1,57 @@
+using System.Collections.Immutable;
+using SetFirm.Core.Findings;
+
+namespace SetFirm.Core.Formwork;
+
+/// <summary>One cut: how long, and what for.</summary>
+/// <param name="LengthM">Cut length.</param>
+/// <param name="For">Where it belongs, as it is marked: 1.3 is the third edge of the first element, J a joint.</param>
+public readonly record struct Cut(double LengthM, string For);
+
+/// <summary>Cuts of one thing laid on the lengths that it is sold in.</summary>
+/// <param name="Stock">Id of the board or bar.</param>
+/// <param name="Cuts">What is cut.</param>
+/// <param name="Layout">On what.</param>
+public sealed record CutList(string Stock, ImmutableArray<Cut> Cuts, CutLayout Layout)
+{
+    public double CutM => Cuts.Sum(c => c.LengthM);
+}
+
+/// <summary>Cuts of a job, gathered by what they are cut from.</summary>
+public sealed class CutGroups
+{
+    /// <summary>Past so many cuts no search is made: first-fit alone is near enough, and fast.</summary>
+    private const int MostSearched = 240;
+
+    private readonly Dictionary<string, List<Cut>> groups = [];
+
+    public void Add(string stock, double metres, string @for)
+    {
+        if (!groups.TryGetValue(stock, out var cuts))
+        {
+            groups.Add(stock, cuts = []);
+        }
+
+        cuts.Add(new Cut(metres, @for));
+    }
+
+    /// <param name="stockMm">Lengths that the thing is sold in.</param>
+    /// <param name="kerfMm">Lost with each cut.</param>
+    public ImmutableArray<CutList> Lists(IReadOnlyList<double> stockMm, double kerfMm) =>
+    [
+        .. groups.Select(group => new CutList(
+            group.Key,
+            [.. group.Value],
+            CuttingStock.Lay([.. group.Value.Select(c => c.LengthM * 1000)], stockMm, kerfMm, group.Value.Count > MostSearched ? 0 : CuttingStock.UsualEffort))),
+    ];
+
+    /// <summary>Why so many boards.</summary>
+    public static void Explain(CutList list, Remarks remarks)
+    {
+        ArgumentNullException.ThrowIfNull(list);
+        ArgumentNullException.ThrowIfNull(remarks);
+        remarks.WhyOf(
+            list.Stock, new Why.Boards(CutM: list.CutM, StockM: list.Layout.StockMm / 1000, LowerBound: list.Layout.LowerBound, KerfMm: Lumber.KerfMm),
+            list.Layout.Boards.Length, Source.MartelloToth1990);
+    }
+}

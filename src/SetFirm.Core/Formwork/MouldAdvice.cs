@@ -1,0 +1,111 @@
+using System.Collections.Immutable;
+using SetFirm.Core.Findings;
+using SetFirm.Core.Quantities;
+using SetFirm.Core.Shapes;
+
+namespace SetFirm.Core.Formwork;
+
+/// <summary>How a thing is cast in a mould.</summary>
+public enum MouldKind
+{
+    /// <summary>It is not.</summary>
+    None,
+
+    /// <summary>In a mould with a bottom, as many times as there are pieces to a mould.</summary>
+    Pieces,
+
+    /// <summary>Onto what will carry it, which is the bottom.</summary>
+    InPlace,
+
+    /// <summary>Face down: the mould is the mirror of the piece.</summary>
+    FaceDown,
+}
+
+/// <summary>How many pieces come from how many moulds, and when.</summary>
+/// <param name="Pieces">Wanted.</param>
+/// <param name="Moulds">To cast them in; never more than pieces.</param>
+/// <param name="StripDays">In the mould.</param>
+/// <param name="CleanDays">Between.</param>
+public sealed record CastingRule(int Pieces, int Moulds, double StripDays, double CleanDays);
+
+/// <summary>What is cast in the mould.</summary>
+/// <param name="Kind">How.</param>
+/// <param name="Cast">The element.</param>
+/// <param name="Meets">What an edge meets, from 0.</param>
+/// <param name="Casting">Where it is cast again and again.</param>
+public sealed record MouldSite(MouldKind Kind, CastShape Cast, Func<int, Meets> Meets, CastingRule? Casting);
+
+/// <summary>The mould of one element.</summary>
+/// <param name="Mirrored">It is the mirror of the piece.</param>
+/// <param name="Outline">As it is cut.</param>
+/// <param name="Mould">One mould.</param>
+/// <param name="Moulds">How many.</param>
+/// <param name="SheetMm">Of the sheet.</param>
+/// <param name="StripM">Bent strip of one mould.</param>
+/// <param name="Castings">When each is filled and stripped, days from the first.</param>
+public sealed record MouldPlan(bool Mirrored, Outline Outline, Mould Mould, int Moulds, double SheetMm, double StripM, ImmutableArray<Casting> Castings)
+{
+    public int Sheets => Mould.Sheets(Moulds);
+
+    public int Screws => Mould.Screws * Moulds;
+
+    public double SeamM => Mould.SeamM * Moulds;
+
+    public int Cartridges => (int)Math.Ceiling((SeamM / Mould.SeamPerCartridgeM) - 1e-9);
+
+    /// <summary>Of all moulds, filled as often as they are, m2.</summary>
+    public double OiledM2 => Math.Max(1, Castings.Length) * Mould.Parts.Sum(p => p.AlongM * p.AcrossM * p.Count) * Moulds;
+}
+
+/// <summary>Sheet parts of a mould, and when it is filled.</summary>
+public static class MouldAdvice
+{
+    private const double UsualSheetMm = 18;
+    private const double UsualSheetUsMm = 19;
+
+    /// <summary>Bent strip is this thick at the least; it stands outside the piece, mm.</summary>
+    private const double LeastSheetMm = 3;
+
+    private const double MostSheetMm = 40;
+
+    /// <param name="sheetMm">As said; null takes the usual.</param>
+    /// <param name="sold">Whose sheet.</param>
+    /// <param name="site">What is cast.</param>
+    /// <param name="at">The element's places.</param>
+    /// <param name="remarks">Takes findings and reasons.</param>
+    public static MouldPlan Plan(double? sheetMm, UnitSystem sold, MouldSite site, ElementPlaces at, Remarks remarks)
+    {
+        ArgumentNullException.ThrowIfNull(site);
+        ArgumentNullException.ThrowIfNull(remarks);
+        var sheet = sheetMm ?? (sold == UnitSystem.Us ? UsualSheetUsMm : UsualSheetMm);
+        if (!(sheet >= LeastSheetMm && sheet <= MostSheetMm))
+        {
+            remarks.Fault(at.Forms.SheetMm, new Notice.OutOfRange(sheet, LeastSheetMm, MostSheetMm, RangeUnit.Mm));
+            sheet = UsualSheetMm;
+        }
+
+        var (cast, casting, mirrored) = (site.Cast, site.Casting, site.Kind == MouldKind.FaceDown);
+        var outline = mirrored ? cast.Plan.Mirrored() : cast.Plan;
+        var mould = Mould.Of(outline, edge => site.Meets(edge) != Meets.Wall || mirrored, cast.FormHeight.Metres, sheet / 1000, bottom: site.Kind != MouldKind.InPlace, cast.Drops);
+        var plan = new MouldPlan(
+            mirrored, outline, mould, casting?.Moulds ?? 1, sheet,
+            cast.Line is null ? mould.Parts.Where(p => p.Part == MouldPart.BentSide).Sum(p => p.AlongM * p.Count) : cast.Plan.Perimeter.Metres,
+            casting is null ? [] : MouldCalendar.Of(casting.Pieces, casting.Moulds, casting.StripDays, casting.CleanDays));
+        Explain(plan, casting, at, remarks);
+        return plan;
+    }
+
+    private static void Explain(MouldPlan plan, CastingRule? casting, ElementPlaces at, Remarks remarks)
+    {
+        remarks.WhyOf(
+            at.Self.Path,
+            new Why.MouldSheets(Moulds: plan.Moulds, SheetAlongM: Mould.SheetAlongM, SheetAcrossM: Mould.SheetAcrossM, Parts: plan.Mould.Parts.Sum(p => p.Count) * plan.Moulds),
+            plan.Sheets, Source.SitePractice);
+        if (casting is not null)
+        {
+            remarks.WhyOf(
+                at.Self.Path, new Why.Castings(Pieces: casting.Pieces, Moulds: casting.Moulds, StripDays: casting.StripDays, CleanDays: casting.CleanDays),
+                plan.Castings.Length, Source.SitePractice);
+        }
+    }
+}

@@ -1,0 +1,186 @@
+using System.Collections.Immutable;
+using SetFirm.Core.Findings;
+using SetFirm.Core.Quantities;
+using SetFirm.Core.Shapes;
+
+namespace SetFirm.Core.Job;
+
+/// <summary>The gate as one element, or a part of it, sees it: its fields by the names of their members, and what all kinds read alike.</summary>
+internal sealed class ElementGate(Place at, Gate gate)
+{
+    public const int MostStretches = 200;
+    private const double LongestMm = 200_000;
+
+    /// <summary>The gate of a part.</summary>
+    public ElementGate In(string member) => new(at.At(member), gate);
+
+    /// <summary>The gate of one of a list.</summary>
+    public ElementGate In(string member, int index) => new(at.At(member)[index], gate);
+
+    /// <summary>Sides whose length was left to be worked out.</summary>
+    public ImmutableArray<bool> WorkedOut { get; private set; } = [];
+
+    /// <summary>By how much the tapes missed, spread already, metres.</summary>
+    public double MisfitM { get; private set; }
+
+    public void Fault(string field, Notice says) => gate.Fault(at.At(field), says);
+
+    public void Add(Severity severity, string field, Notice says) => gate.Add(new Finding(severity, at.At(field), says));
+
+    public Length? Length(string field, string? text, double leastMm, double mostMm) => gate.Length(at.At(field), text, leastMm, mostMm);
+
+    /// <summary>A length that may be left empty, which is zero.</summary>
+    public Length? LengthOrNone(string field, string? text, double mostMm) =>
+        string.IsNullOrWhiteSpace(text) ? default(Length) : Length(field, text, 0, mostMm);
+
+    public bool InRange(string field, double value, double least, double most, RangeUnit unit = RangeUnit.None) =>
+        gate.InRange(at.At(field), value, least, most, unit);
+
+    /// <summary>The outline with its openings, checked.</summary>
+    public Outline? Outline(OutlinedDocument said)
+    {
+        var raw = new OutlineReader(at.At(nameof(OutlinedDocument.Outline)), gate).Read(said.Outline);
+        // "In from the first edge" is to the left of it where a walk turns left, else to the right.
+        var inward = said.Outline is WalkedOutlineDocument walk && walk.Sides.Sum(s => s.Turn) < 0 ? -1 : 1;
+        var openings = Openings(said.Openings, inward);
+        if (raw is null || openings is not { } holes)
+        {
+            return null;
+        }
+
+        (WorkedOut, MisfitM) = (raw.WorkedOut, raw.MisfitM);
+        return Checked(raw.Corners, raw.Rises, holes, nameof(OutlinedDocument.Outline));
+    }
+
+    /// <summary>An outline without openings of its own: a band, a footing.</summary>
+    public Outline? Checked(ImmutableArray<PlanPoint> corners, ImmutableArray<double> rises, ImmutableArray<Opening> openings, string field)
+    {
+        switch (Shapes.Outline.TryCreate(corners, openings, rises))
+        {
+            case OutlineCheck.Sound { Outline.NetArea.SquareMetres: > 1e-6 } sound:
+                return sound.Outline;
+            case OutlineCheck.Sound:
+                Fault(field, new Notice.OutlineCrosses(AlongM: corners[0].X, InM: corners[0].Y));
+                return null;
+            case OutlineCheck.Crosses crosses:
+                Fault(field, new Notice.OutlineCrosses(AlongM: crosses.At.X, InM: crosses.At.Y));
+                return null;
+            case OutlineCheck.OpeningOutside outside:
+                gate.Fault(at.At(nameof(OutlinedDocument.Openings))[outside.Opening], new Notice.OpeningOutside());
+                return null;
+            case OutlineCheck.OpeningsOverlap overlap:
+                gate.Fault(at.At(nameof(OutlinedDocument.Openings))[overlap.Opening], new Notice.OpeningsOverlap(Other: overlap.Other));
+                return null;
+            default:
+                throw new System.Diagnostics.UnreachableException();
+        }
+    }
+
+    /// <summary>The drops along edges, or null where one would not do.</summary>
+    public IReadOnlyList<EdgeDrop>? Drops(OutlinedDocument said, int edges)
+    {
+        var drops = new List<EdgeDrop>();
+        var sound = true;
+        for (var i = 0; i < Math.Min(edges, said.Edges.Count); i++)
+        {
+            if (said.Edges[i].Drop is not { } drop)
+            {
+                continue;
+            }
+
+            var edge = In(nameof(OutlinedDocument.Edges), i).In(nameof(EdgeDocument.Drop));
+            var width = edge.Length(nameof(DropDocument.Width), drop.Width, 1, 5_000);
+            var depth = edge.Length(nameof(DropDocument.Depth), drop.Depth, 1, 2_000);
+            sound &= width is not null && depth is not null;
+            if (width is { } w && depth is { } d)
+            {
+                drops.Add(new EdgeDrop(i, w, d));
+            }
+        }
+
+        return sound ? drops : null;
+    }
+
+    /// <summary>A path for something of a width; null with findings where it would not do.</summary>
+    public (CentreLine Line, Outline Band)? Path(IReadOnlyList<StretchDocument> said, Length? width)
+    {
+        if (said.Count is 0 or > MostStretches)
+        {
+            Fault(nameof(Path), said.Count == 0 ? new Notice.NothingToPour() : new Notice.TooMany(said.Count, MostStretches));
+            return null;
+        }
+
+        var stretches = ImmutableArray.CreateBuilder<Stretch>(said.Count);
+        for (var i = 0; i < said.Count; i++)
+        {
+            if (said[i].Read(In(nameof(Path), i)) is { } stretch)
+            {
+                stretches.Add(stretch);
+            }
+        }
+
+        if (stretches.Count < said.Count || width is not { } wide || !Bends(stretches, wide))
+        {
+            return null;
+        }
+
+        var line = new CentreLine(stretches.ToImmutable());
+        var (corners, rises) = line.Band(wide);
+        return Checked(corners, rises, [], nameof(Path)) is { } band ? (line, band) : null;
+    }
+
+    private bool Bends(ImmutableArray<Stretch>.Builder stretches, Length width)
+    {
+        var least = width.Metres / 2;
+        for (var i = 0; i < stretches.Count; i++)
+        {
+            if (stretches[i] is Stretch.Arc arc && arc.Radius.Metres <= least)
+            {
+                In(nameof(Path), i).Fault(nameof(ArcDocument.Radius), new Notice.BendTooTight(RadiusMm: arc.Radius.Millimetres, LeastMm: least * 1000));
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private ImmutableArray<Opening>? Openings(IReadOnlyList<OpeningDocument> said, int inward)
+    {
+        if (said.Count > Limits.MostOpenings)
+        {
+            Fault(nameof(OutlinedDocument.Openings), new Notice.TooMany(Count: said.Count, Most: Limits.MostOpenings));
+            return null;
+        }
+
+        var openings = ImmutableArray.CreateBuilder<Opening>(said.Count);
+        for (var i = 0; i < said.Count; i++)
+        {
+            if (In(nameof(OutlinedDocument.Openings), i).OneOpening(said[i], inward) is { } opening)
+            {
+                openings.Add(opening);
+            }
+        }
+
+        return openings.Count == said.Count ? openings.ToImmutable() : null;
+    }
+
+    private Opening? OneOpening(OpeningDocument said, int inward)
+    {
+        var along = gate.SignedLength(at.At(nameof(said.Along)), said.Along, LongestMm);
+        var inFrom = gate.SignedLength(at.At(nameof(said.In)), said.In, LongestMm);
+        var centre = new PlanPoint(along ?? 0, inward * (inFrom ?? 0));
+        var placed = along is not null && inFrom is not null;
+        switch (said)
+        {
+            case RoundOpeningDocument round:
+                var diameter = Length(nameof(round.Diameter), round.Diameter, 1, LongestMm);
+                return placed && diameter is { } d ? new Opening.Round(centre, d) : null;
+            case RectangularOpeningDocument box:
+                var width = Length(nameof(box.Width), box.Width, 1, LongestMm);
+                var depth = Length(nameof(box.Depth), box.Depth, 1, LongestMm);
+                return placed && width is { } w && depth is { } h ? new Opening.Rectangular(centre, w, h) : null;
+            default:
+                throw new System.Diagnostics.UnreachableException();
+        }
+    }
+}

@@ -1,0 +1,183 @@
+using System.Collections.Immutable;
+using System.Text.Json.Serialization;
+using SetFirm.Core.Findings;
+using SetFirm.Core.Joints;
+using SetFirm.Core.Mixes;
+using SetFirm.Core.Quantities;
+using SetFirm.Core.Shapes;
+using SetFirm.Core.Steel;
+
+namespace SetFirm.Core.Job;
+
+/// <summary>A stretch of a path.</summary>
+[JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
+[JsonDerivedType(typeof(StraightDocument), "straight")]
+[JsonDerivedType(typeof(ArcDocument), "arc")]
+public abstract record StretchDocument
+{
+    private protected StretchDocument()
+    {
+    }
+
+    internal abstract Stretch? Read(ElementGate gate);
+}
+
+public sealed record StraightDocument : StretchDocument
+{
+    /// <summary>A length.</summary>
+    public required string Length { get; init; }
+
+    /// <summary>Kink at its end, degrees: left positive, right negative.</summary>
+    public double Turn { get; init; }
+
+    internal override Stretch? Read(ElementGate gate)
+    {
+        var sound = gate.InRange(nameof(Turn), Turn, -120, 120, RangeUnit.Degrees);
+        return gate.Length(nameof(Length), Length, 1, 200_000) is { } length && sound ? new Stretch.Straight(length, Turn) : null;
+    }
+}
+
+/// <summary>An arc that goes on in the direction the path has.</summary>
+public sealed record ArcDocument : StretchDocument
+{
+    /// <summary>A length: radius of the middle of the path.</summary>
+    public required string Radius { get; init; }
+
+    /// <summary>Degrees: left positive, right negative.</summary>
+    public required double Sweep { get; init; }
+
+    internal override Stretch? Read(ElementGate gate)
+    {
+        var sound = gate.InRange(nameof(Sweep), Sweep, -350, 350, RangeUnit.Degrees) && gate.InRange(nameof(Sweep), Math.Abs(Sweep), 1, 350, RangeUnit.Degrees);
+        return gate.Length(nameof(Radius), Radius, 1, 200_000) is { } radius && sound ? new Stretch.Arc(radius, Sweep) : null;
+    }
+}
+
+/// <summary>A border or mowing strip: a path of one width and depth.</summary>
+public sealed record BorderDocument : ElementDocument
+{
+    /// <summary>Narrower than this it snaps, mm. Source: site practice.</summary>
+    internal const double NarrowestMm = 100;
+
+    public required IReadOnlyList<StretchDocument> Path { get; init; }
+
+    /// <summary>A length.</summary>
+    public required string Width { get; init; }
+
+    /// <summary>A length.</summary>
+    public required string Depth { get; init; }
+
+    internal override ElementTraits Traits => new(OnGround: true, Flat: false, JointLayout.Border, Load.Foot, SteelSection.Thin, MixUse.Border);
+
+    internal override CastShape? Cast(ElementGate gate)
+    {
+        var width = gate.Length(nameof(Width), Width, 10, 5_000);
+        var depth = gate.Length(nameof(Depth), Depth, Limits.ThinnestMm, Limits.ThickestMm);
+        if (gate.Path(Path, width) is not var (line, band) || width is not { } w || depth is not { } d)
+        {
+            return null;
+        }
+
+        if (w.Millimetres < NarrowestMm)
+        {
+            gate.Add(Severity.Warning, nameof(Width), new Notice.TooNarrow(WidthMm: w.Millimetres, LeastMm: NarrowestMm));
+        }
+
+        var section = new Section([CastShape.Layer(CastPart.Border, w.Metres, 0, d.Metres)], GoesOn: false);
+        return new CastShape(band, section, [new(CastPart.Border, line.Length * w * d)], d, w < d ? w : d, d, Line: line);
+    }
+}
+
+/// <summary>A curb: a path with a profile of which two of base, top and batter are said.</summary>
+public sealed record CurbDocument : ElementDocument
+{
+    public required IReadOnlyList<StretchDocument> Path { get; init; }
+
+    /// <summary>A length.</summary>
+    public required string Height { get; init; }
+
+    /// <summary>A length, or empty where top and batter are said.</summary>
+    public required string Base { get; init; }
+
+    /// <summary>A length, or empty where base and batter are said.</summary>
+    public required string Top { get; init; }
+
+    /// <summary>Lean of a face from plumb, degrees; null where base and top are said.</summary>
+    public double? Batter { get; init; }
+
+    /// <summary>Battered faces, 1 or 2.</summary>
+    public required int Faces { get; init; }
+
+    /// <summary>How the top edge of a battered face is eased.</summary>
+    public required EdgeEase Ease { get; init; }
+
+    /// <summary>A length: radius, or leg of the chamfer. Empty where sharp.</summary>
+    public string EaseSize { get; init; } = "";
+
+    internal override ElementTraits Traits => new(OnGround: true, Flat: false, JointLayout.Curb, Load.Foot, SteelSection.Strip, MixUse.Curb) { Tied = true };
+
+    internal override CastShape? Cast(ElementGate gate)
+    {
+        var profile = Profile(gate);
+        Length? wide = profile is null ? null : profile.Base > profile.Top ? profile.Base : profile.Top;
+        if (gate.Path(Path, wide) is not var (line, band) || profile is null)
+        {
+            return null;
+        }
+
+        var mean = Length.FromMetres((profile.Base.Metres + profile.Top.Metres) / 2);
+        var points = profile.Points().Select(p => new PlanPoint(p.X, p.Y - profile.Height.Metres)).ToImmutableArray();
+        return new CastShape(
+            band,
+            new Section([new SectionPiece(CastPart.Curb, points)], GoesOn: false),
+            [new(CastPart.Curb, profile.Area * line.Length)],
+            mean < profile.Height ? mean : profile.Height,
+            profile.Base < profile.Top ? profile.Base : profile.Top,
+            profile.Height,
+            Line: line);
+    }
+
+    private CurbProfile? Profile(ElementGate gate)
+    {
+        var height = gate.Length(nameof(Height), Height, 20, 1_000);
+        var faces = gate.InRange(nameof(Faces), Faces, 1, 2);
+        var foot = string.IsNullOrWhiteSpace(Base) ? default : gate.Length(nameof(Base), Base, 20, 1_000);
+        var top = string.IsNullOrWhiteSpace(Top) ? default : gate.Length(nameof(Top), Top, 20, 1_000);
+        var ease = Ease == EdgeEase.Sharp ? default(Length) : gate.Length(nameof(EaseSize), EaseSize, 1, 300);
+        var lean = Batter is not { } said || gate.InRange(nameof(Batter), said, -45, 45, RangeUnit.Degrees);
+        var read = (string.IsNullOrWhiteSpace(Base) || foot is not null) && (string.IsNullOrWhiteSpace(Top) || top is not null);
+        if (height is not { } h || !faces || !lean || !read || ease is not { } eased)
+        {
+            return null;
+        }
+
+        var (b, t) = (foot, top, Batter) switch
+        {
+            ({ } f, { } u, null) => ((Length?)f, (Length?)u),
+            ({ } f, null, { } batter) => (f, CurbProfile.TopFrom(f, h, Faces, batter)),
+            (null, { } u, { } batter) => (CurbProfile.BaseFrom(u, h, Faces, batter), u),
+            _ => (null, null),
+        };
+        var given = (foot is null ? 0 : 1) + (top is null ? 0 : 1) + (Batter is null ? 0 : 1);
+        if (given != 2)
+        {
+            gate.Fault(given > 2 ? nameof(Batter) : foot is null ? nameof(Base) : nameof(Top), new Notice.CurbWantsTwo(Given: given));
+            return null;
+        }
+
+        if (b is not { } footWidth || t is not { } topWidth)
+        {
+            gate.Fault(nameof(Batter), new Notice.CurbLeansAway(BatterDegrees: Batter ?? 0, HeightMm: h.Millimetres));
+            return null;
+        }
+
+        var profile = new CurbProfile(footWidth, topWidth, h, Faces, Ease, eased);
+        if (!profile.EaseFits)
+        {
+            gate.Fault(nameof(EaseSize), new Notice.EaseTooLarge(EaseMm: eased.Millimetres, TopMm: topWidth.Millimetres));
+            return null;
+        }
+
+        return profile;
+    }
+}

@@ -1,0 +1,56 @@
+using SetFirm.Core.Shapes;
+
+namespace SetFirm.Core.Findings;
+
+public abstract partial record Notice
+{
+    /// <summary>Two things go by one id.</summary>
+    public sealed record SameId(string Given) : Notice;
+
+    public sealed record UnknownElement(string Given) : Notice;
+
+    public sealed record UnknownMix(string Given) : Notice;
+
+    public sealed record NoSuchPanel(int Panel, int Most) : Notice;
+
+    public sealed record NoSuchCasting(int Casting, int Most) : Notice;
+
+    /// <summary>It is cast several times: which one is wanted.</summary>
+    public sealed record WhichCasting(int Most) : Notice;
+
+    /// <summary>It has no such course, or has several and none is named.</summary>
+    public sealed record NoSuchCourse : Notice;
+
+    /// <summary>Another pour has it already.</summary>
+    public sealed record PouredTwice(int Pour) : Notice;
+
+    /// <summary>A pour without a part.</summary>
+    public sealed record EmptyPour : Notice;
+
+    /// <summary>Each waits for something of the other.</summary>
+    public sealed record PoursWaitForEachOther(int Pour, int Other) : Notice;
+
+    /// <summary>One mixer holds one mix: the rest wants a pour of its own.</summary>
+    public sealed record TwoMixesInOnePour : Notice;
+
+    /// <summary>The mould is full until then: days from the casting before.</summary>
+    public sealed record MouldStillFull(int Casting, double GapDays, double WantedDays) : Notice;
+
+    /// <summary>What it goes on, or against, is poured later.</summary>
+    public sealed record PouredBeforeItsBase(Course Course) : Notice;
+
+    /// <summary>The board between it and the panel before is not off yet.</summary>
+    public sealed record BulkheadStillStands(double GapDays, double WantedDays) : Notice;
+
+    /// <summary>Nobody pours on such a day.</summary>
+    public sealed record NotAWorkingDay : Notice;
+}
+
+public abstract partial record Mend
+{
+    /// <summary>Pour it on the first day that will do.</summary>
+    public sealed record PourLater(double DaysLater) : Mend;
+
+    /// <summary>Every other panel first.</summary>
+    public sealed record EveryOtherPanel : Mend;
+}

@@ -1,0 +1,297 @@
+using System.Globalization;
+using SetFirm.Core.Findings;
+using SetFirm.Core.Quantities;
+
+namespace SetFirm.Core.Mixes;
+
+/// <summary>A mix as said and read. A closed set of kinds.</summary>
+public abstract record MixSaid(Exposure Exposure, Containers Containers, IReadOnlyList<Dose> Doses)
+{
+    /// <param name="Bag">From the catalogue, or the user's own.</param>
+    /// <param name="Water">To one bag.</param>
+    /// <param name="CementAddedPct">Of the bag's mass.</param>
+    /// <param name="Exposure">Where it will lie.</param>
+    /// <param name="Containers">What it is measured with.</param>
+    /// <param name="Doses">Stirred in.</param>
+    public sealed record Bagged(BagMix Bag, Volume Water, double CementAddedPct, Exposure Exposure, Containers Containers, IReadOnlyList<Dose> Doses) : MixSaid(Exposure, Containers, Doses);
+
+    /// <param name="Parts">By loose volume.</param>
+    /// <param name="StoneMm">Largest stone.</param>
+    /// <param name="Consistency">How it is to move.</param>
+    /// <param name="Moisture">Of sand and stone.</param>
+    /// <param name="Exposure">Where it will lie.</param>
+    /// <param name="Containers">What it is measured with.</param>
+    /// <param name="Doses">Stirred in.</param>
+    public sealed record ByParts(
+        Parts Parts, double StoneMm, Consistency Consistency, Moisture Moisture, Exposure Exposure, Containers Containers, IReadOnlyList<Dose> Doses) : MixSaid(Exposure, Containers, Doses);
+}
+
+/// <summary>Another bag that would do.</summary>
+/// <param name="Bag">Its id.</param>
+/// <param name="WaterPerBag">Text for the job: empty takes the middle of its range.</param>
+/// <param name="CementAddedPct">Of its mass.</param>
+/// <param name="F28Mpa">To expect.</param>
+/// <param name="CostMoney">Of all of it.</param>
+public sealed record BagInstead(string Bag, string WaterPerBag, double CementAddedPct, double F28Mpa, double CostMoney);
+
+/// <summary>From a mix as said to its recipe, and what the use and the winter ask of it.</summary>
+public static class MixAdvice
+{
+    /// <summary>Water is proposed to this much, litres.</summary>
+    private const double StepL = 0.05;
+
+    /// <summary>Measured further off than this it is not the same mix, per cent. (tune)</summary>
+    private const double MostRoundingPct = 8;
+
+    /// <returns>Null where its strength is not known.</returns>
+    /// <param name="said">As read.</param>
+    /// <param name="at">Where it is said.</param>
+    /// <param name="of">Which mix of the job, for its whys; empty is the first.</param>
+    /// <param name="remarks">Takes findings and reasons.</param>
+    public static Recipe? Plan(MixSaid said, MixPlaces at, string of, Remarks remarks)
+    {
+        ArgumentNullException.ThrowIfNull(said);
+        ArgumentNullException.ThrowIfNull(remarks);
+        Recipe? recipe = said switch
+        {
+            MixSaid.Bagged bagged => Bagged(bagged, at, of, remarks),
+            MixSaid.ByParts parts => ByParts(parts, at, of, remarks),
+            _ => throw new System.Diagnostics.UnreachableException(),
+        };
+        if (recipe is not null)
+        {
+            CheckExposure(said.Exposure, recipe, at, remarks);
+            CheckDoses(recipe, at, remarks);
+            Explain(recipe.Mix, of, remarks);
+        }
+
+        return recipe;
+    }
+
+    /// <summary>What the section asks: a bag has its range of thickness, a stone its least.</summary>
+    /// <param name="recipe">The mix.</param>
+    /// <param name="thinnest">Of the element.</param>
+    /// <param name="at">Where that is said.</param>
+    /// <param name="mix">Where the mix is said.</param>
+    /// <param name="other">A bag that would do; null where none is known.</param>
+    /// <param name="remarks">Takes the finding.</param>
+    public static void CheckSection(Recipe recipe, Length thinnest, Place at, MixPlaces mix, BagInstead? other, Remarks remarks)
+    {
+        ArgumentNullException.ThrowIfNull(recipe);
+        ArgumentNullException.ThrowIfNull(remarks);
+        var mostStone = thinnest.Millimetres * MixUses.StoneShareOfThickness;
+        Remedy? take = recipe is BaggedRecipe && other is not null ? Take(other, mix) : null;
+        if (recipe is BaggedRecipe { Bag: var bag } && (thinnest < bag.LeastThickness || thinnest > bag.MostThickness))
+        {
+            remarks.Add(new Finding(
+                Severity.Warning, at,
+                new Notice.ThicknessOutsideMix(
+                    ThicknessMm: thinnest.Millimetres, LeastMm: bag.LeastThickness.Millimetres, MostMm: bag.MostThickness?.Millimetres ?? 0)).Mending(take));
+        }
+        else if (recipe.StoneMm > mostStone)
+        {
+            remarks.Add(new Finding(
+                Severity.Warning, at, new Notice.StoneTooLarge(StoneMm: recipe.StoneMm, MostMm: mostStone, ThicknessMm: thinnest.Millimetres)).Mending(take ?? NoStone(recipe, mix)));
+        }
+    }
+
+    /// <summary>Coarse stone sinks in a plasticised mix that stands deep.</summary>
+    public static void CheckDepth(Recipe recipe, Length deepest, MixPlaces at, Remarks remarks)
+    {
+        ArgumentNullException.ThrowIfNull(recipe);
+        ArgumentNullException.ThrowIfNull(remarks);
+        if (recipe.Doses.Any(d => d.Kind == Additive.Plasticiser) && recipe.StoneMm >= Additives.CoarseMm && deepest.Metres > Additives.PlasticisedDeepM)
+        {
+            remarks.Warn(
+                at.Additive(Additive.Plasticiser),
+                new Notice.PlasticisedSegregates(StoneMm: recipe.StoneMm, DeepMm: deepest.Millimetres, MostMm: Additives.PlasticisedDeepM * 1000), Without(Additive.Plasticiser, at));
+        }
+    }
+
+    /// <summary>What measuring in quarters of a container does to the mix.</summary>
+    public static void CheckRounding(IReadOnlyList<BatchRecipe> recipes, MixPlaces at, string of, Remarks remarks)
+    {
+        ArgumentNullException.ThrowIfNull(remarks);
+        var worst = recipes.MaxBy(r => Math.Abs(r.WaterCementOffPct))!;
+        if (worst.WaterCement is { } ratio && worst.WaterCementOffPct != 0)
+        {
+            remarks.WhyOf(of, new Why.Rounding(WaterCement: ratio, YieldPct: worst.YieldOffPct, StepShare: Container.Step), worst.WaterCementOffPct, Source.Aci211);
+        }
+
+        if (Math.Abs(worst.WaterCementOffPct) > MostRoundingPct || recipes.Any(r => Math.Abs(r.YieldOffPct) > MostRoundingPct))
+        {
+            remarks.Warn(at.Containers, new Notice.CoarselyMeasured(OffPct: worst.WaterCementOffPct, YieldPct: recipes.MaxBy(r => Math.Abs(r.YieldOffPct))!.YieldOffPct));
+        }
+    }
+
+    private static Remedy Take(BagInstead bag, MixPlaces at) => new(
+        new Mend.OtherBag(F28Mpa: bag.F28Mpa, CostMoney: bag.CostMoney, Bag: bag.Bag),
+        [new Edit(at.Bag, Text: bag.Bag), new Edit(at.WaterPerBag, Text: bag.WaterPerBag), new Edit(at.CementAdded, Number: bag.CementAddedPct)]);
+
+    private static Remedy? NoStone(Recipe recipe, MixPlaces at) =>
+        recipe is not PartsRecipe { Parts.Sand: > 0, Parts.Ballast: 0 } ? null : new Remedy(new Mend.NoStone(), [new Edit(at.Stone, Number: 0)]);
+
+    private static Remedy Without(Additive kind, MixPlaces at) => new(new Mend.WithoutAdditive(), [new Edit(at.Additive(kind), Number: 0)]);
+
+    private static BaggedRecipe? Bagged(MixSaid.Bagged said, MixPlaces at, string of, Remarks remarks)
+    {
+        var (bag, water) = (said.Bag, said.Water);
+        var enriched = bag.Enriched(bag.Mass.Kilograms * said.CementAddedPct / 100);
+        if (Told(enriched.StrengthWith(water), enriched.WaterCementWith(water), at.WaterPerBag, remarks) is not { } f28
+            || BaggedRecipe.Of(bag, water, said.CementAddedPct, said.Containers, said.Doses) is not { } recipe)
+        {
+            return null;
+        }
+
+        CheckBagWater(said, f28, at, remarks);
+        remarks.WhyOf(of, new Why.BagWater(LeastL: bag.LeastWater.Litres, MostL: bag.MostWater.Litres), water.Litres, Source.SitePractice);
+        remarks.WhyOf(
+            of,
+            new Why.BagStrength(
+                F28Mpa: bag.F28.Megapascals, WaterCement: enriched.WaterCementWith(water) ?? 0, AtMostWaterCement: enriched.WaterCementWith(bag.MostWater) ?? 0,
+                MostCredit: BagMix.MostCredit),
+            f28.Megapascals, Source.Aci211);
+        return recipe;
+    }
+
+    private static void CheckBagWater(MixSaid.Bagged said, Strength f28, MixPlaces at, Remarks remarks)
+    {
+        const double slackL = 1e-6;
+        var (bag, water) = (said.Bag, said.Water);
+        var (middleL, middleMpa) = (bag.MiddleWater.Litres, bag.StrengthWith(bag.MiddleWater) is StrengthFromWaterCement.Told told ? told.Strength.Megapascals : f28.Megapascals);
+        var back = new Edit(at.WaterPerBag, Text: "");
+        var middle = new Remedy(new Mend.BagMiddleWater(WaterL: middleL, F28Mpa: middleMpa), [back]);
+        if (water.Litres > bag.MostWater.Litres + slackL)
+        {
+            // It moves as if it had more water, and keeps the strength of the bag.
+            var plasticised = new Remedy(new Mend.PlasticiseInstead(WaterL: middleL, F28Mpa: middleMpa), [back, new Edit(at.Additive(Additive.Plasticiser), Number: 1)]);
+            var known = bag.Family == MixFamily.Rapid || said.Doses.Any(d => d.Kind == Additive.Plasticiser);
+            remarks.Warn(
+                at.WaterPerBag,
+                new Notice.WaterOverBagLimit(WaterL: water.Litres, MostL: bag.MostWater.Litres, F28Mpa: f28.Megapascals, BestF28Mpa: bag.F28.Megapascals),
+                known ? [middle] : [plasticised, middle]);
+        }
+        else if (water.Litres < bag.LeastWater.Litres - slackL)
+        {
+            remarks.Warn(at.WaterPerBag, new Notice.WaterUnderBagLimit(WaterL: water.Litres, LeastL: bag.LeastWater.Litres), middle);
+        }
+    }
+
+    private static PartsRecipe? ByParts(MixSaid.ByParts said, MixPlaces at, string of, Remarks remarks)
+    {
+        var parts = said.Parts;
+        var (mix, strength) = PartsRecipe.Proportion(parts, said.StoneMm, said.Consistency, said.Doses);
+        if (Told(strength, mix.WaterCement, at.Cement, remarks) is not { } f28
+            || PartsRecipe.Of(parts, said.StoneMm, said.Consistency, said.Moisture, said.Containers, said.Doses) is not { } recipe)
+        {
+            return null;
+        }
+
+        var moisture = said.Moisture;
+        remarks.WhyOf(
+            of, new Why.PartsWater(StoneMm: recipe.StoneMm, SlumpMm: recipe.SlumpMm, AirPct: mix.AirShare * 100, CarriedKg: mix.CarriedWaterKg(moisture)), mix.WaterKg, Source.Aci211);
+        remarks.WhyOf(
+            of,
+            new Why.PartsCement(
+                CementParts: parts.Cement, SandParts: parts.Sand, StoneParts: parts.Stone, BallastParts: parts.Ballast, YieldL: PartsMix.YieldPerCementLitre(mix)),
+            mix.CementKg, Source.Aci211);
+        remarks.WhyOf(
+            of, new Why.PartsSand(SandParts: parts.Sand, Bulking: Moistures.SandBulking(moisture), WaterPct: Moistures.SandWaterShare(moisture) * 100), mix.SandKg, Source.SitePractice);
+        remarks.WhyOf(of, new Why.PartsStone(StoneParts: parts.Stone, WaterPct: Moistures.StoneWaterShare(moisture) * 100), mix.StoneKg, Source.SitePractice);
+        remarks.WhyOf(
+            of,
+            new Why.PartsBallast(
+                BallastParts: parts.Ballast, SandPct: Ingredients.SandShareOfBallast * 100, Bulking: Moistures.BallastBulking(moisture),
+                WaterPct: Moistures.BallastWaterShare(moisture) * 100),
+            mix.BallastKg, Source.SitePractice);
+        remarks.WhyOf(of, new Why.PartsStrength(WaterCement: mix.WaterCement), f28.Megapascals, Source.Aci211);
+        return recipe;
+    }
+
+    private static Strength? Told(StrengthFromWaterCement answer, double? ratio, Place at, Remarks remarks)
+    {
+        switch (answer)
+        {
+            case StrengthFromWaterCement.Told told:
+                return told.Strength;
+            case StrengthFromWaterCement.OffTable off:
+                remarks.Fault(at, new Notice.WaterCementOutsideTable(WaterCement: ratio ?? 0, Least: off.Least, Most: off.Most));
+                return null;
+            default:
+                throw new System.Diagnostics.UnreachableException();
+        }
+    }
+
+    private static void CheckExposure(Exposure exposure, Recipe recipe, MixPlaces at, Remarks remarks)
+    {
+        var (mix, limits) = (recipe.Mix, ExposureLimits.Of(exposure, recipe.StoneMm));
+        if (mix.WaterCement is { } ratio && ratio > limits.MostWaterCement)
+        {
+            var less = recipe is BaggedRecipe bagged ? LessWater(bagged.Bag, limits.MostWaterCement, at) : null;
+            remarks.Add(new Finding(Severity.Warning, at.Exposure, new Notice.ExposureWaterCement(WaterCement: ratio, Most: limits.MostWaterCement)).Mending(less));
+        }
+
+        if (mix.F28.Megapascals < limits.LeastMpa)
+        {
+            remarks.Warn(at.Exposure, new Notice.ExposureStrength(F28Mpa: mix.F28.Megapascals, LeastMpa: limits.LeastMpa));
+        }
+
+        if (mix.AirShare < limits.AirShare)
+        {
+            Remedy[] air = recipe is PartsRecipe ? [new Remedy(new Mend.StirInAir(), [new Edit(at.Additive(Additive.AirEntrainer), Number: 1)])] : [];
+            remarks.Warn(at.Exposure, new Notice.ExposureAir(AirPct: mix.AirShare * 100, WantedPct: limits.AirShare * 100), air);
+        }
+    }
+
+    // The most water, to 50 mL, that keeps a bag within a limit; null where the bag cannot be mixed so dry.
+    private static Remedy? LessWater(BagMix bag, double mostWaterCement, MixPlaces at)
+    {
+        var litres = Math.Floor(mostWaterCement * bag.Mass.Kilograms * (bag.Cement ?? 0) / StepL) * StepL;
+        return litres < bag.LeastWater.Litres || bag.StrengthWith(Volume.FromLitres(litres)) is not StrengthFromWaterCement.Told told ? null : new Remedy(
+            new Mend.LessWater(WaterL: litres, F28Mpa: told.Strength.Megapascals),
+            [new Edit(at.WaterPerBag, Text: string.Create(CultureInfo.InvariantCulture, $"{litres:0.00} L"))]);
+    }
+
+    private static void CheckDoses(Recipe recipe, MixPlaces at, Remarks remarks)
+    {
+        foreach (var (kind, amount) in recipe.Doses.Select(d => (d.Kind, d.Amount)))
+        {
+            var place = at.Additive(kind);
+            switch (kind)
+            {
+                case var _ when recipe.Mix.Family == MixFamily.Rapid:
+                    remarks.Warn(place, new Notice.RapidTakesItsOwn(kind), Without(kind, at));
+                    break;
+                case Additive.Retarder when amount > Additives.MostRetarder:
+                    remarks.Warn(
+                        place, new Notice.TooMuchRetarder(Doses: amount, Most: Additives.MostRetarder),
+                        new Remedy(new Mend.OneDose(Doses: Additives.MostRetarder), [new Edit(place, Number: Additives.MostRetarder)]));
+                    break;
+                case Additive.Pigment when amount > Additives.UsualPigmentPercent:
+                    remarks.Add(new Finding(
+                        amount > Additives.MostPigmentPercent ? Severity.Warning : Severity.Note, place,
+                        new Notice.TooMuchPigment(GivenPct: amount, UsualPct: Additives.UsualPigmentPercent, MostPct: Additives.MostPigmentPercent)).Mending(
+                        new Remedy(new Mend.UsualPigment(PigmentPct: Additives.UsualPigmentPercent), [new Edit(place, Number: Additives.UsualPigmentPercent)])));
+                    break;
+                case Additive.AirEntrainer when recipe is BaggedRecipe:
+                    remarks.Warn(place, new Notice.AirNotForBags(), Without(kind, at));
+                    break;
+                case Additive.Accelerator or Additive.ChlorideAccelerator when recipe.Doses.Any(d => d.Kind == Additive.Retarder):
+                    remarks.Warn(place, new Notice.RetardedAndAccelerated(), Without(kind, at));
+                    break;
+                case Additive.Pigment when recipe.PigmentKg(1) is null:
+                    remarks.Note(place, new Notice.PigmentByLabel());
+                    break;
+            }
+        }
+    }
+
+    private static void Explain(ConcreteMix mix, string of, Remarks remarks)
+    {
+        remarks.WhyOf(of, new Why.InitialSet(WaterCement: mix.WaterCement ?? 0, FinalSetH: mix.ToFinalSet.TotalHours), mix.ToInitialSet.TotalHours, Source.AstmC403);
+        if (mix is { WaterCement: { } ratio, CementKgPerM3: { } cement })
+        {
+            remarks.WhyOf(of, new Why.WaterToCement(WaterKg: mix.WaterKgPerM3, CementKg: cement), ratio, Source.Aci211);
+        }
+    }
+}

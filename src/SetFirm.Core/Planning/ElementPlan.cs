@@ -1,0 +1,66 @@
+using System.Collections.Immutable;
+using SetFirm.Core.Findings;
+using SetFirm.Core.Finishing;
+using SetFirm.Core.Formwork;
+using SetFirm.Core.Ground;
+using SetFirm.Core.Job;
+using SetFirm.Core.Joints;
+using SetFirm.Core.Shapes;
+using SetFirm.Core.Steel;
+
+namespace SetFirm.Core.Planning;
+
+/// <summary>An element worked out: what it is, and what it is built with.</summary>
+public sealed record ElementPlan
+{
+    public required ReadElement Read { get; init; }
+
+    /// <summary>Null where it lies level by its nature, or its fall cannot be.</summary>
+    public required FallPlan? Fall { get; init; }
+
+    public required JointPlan Joints { get; init; }
+
+    /// <summary>Null where the ground cannot be read.</summary>
+    public ElementBuild? Build { get; init; }
+
+    public int Index => Read.Index;
+
+    public string Name => Read.Said.Name;
+
+    public ElementTraits Traits => Read.Traits;
+
+    public ElementPlaces At => Read.At;
+
+    public CastShape Cast => Read.Cast;
+
+    public Finish Finish => Read.Said.Finish;
+
+    /// <summary>Id of its mix.</summary>
+    public required string Mix { get; init; }
+
+    /// <summary>Of its own mix, waste included.</summary>
+    public double OrderL => Read.OrderL;
+
+    /// <summary>Of its face, m2.</summary>
+    public double FaceM2 => Cast.Plan.NetArea.SquareMetres * Cast.Count;
+}
+
+/// <summary>What one element is built with.</summary>
+/// <param name="Dig">Null where nothing is dug.</param>
+/// <param name="CornersMm">Of each corner, below the string.</param>
+/// <param name="Diagonals">That are measured.</param>
+/// <param name="Forms">Null where no boards hold it.</param>
+/// <param name="Mould">Null where it is cast in none.</param>
+/// <param name="Steel">In it.</param>
+/// <param name="IsolationM">Strip at walls, old slabs, posts and drains.</param>
+/// <param name="BondBreakerM">Between it and what was poured before.</param>
+public sealed record ElementBuild(
+    Dig? Dig, ImmutableArray<double> CornersMm, ImmutableArray<Diagonal> Diagonals, FormsPlan? Forms, MouldPlan? Mould, SteelPlan Steel, double IsolationM, double BondBreakerM);
+
+/// <summary>What the whole job is built with.</summary>
+/// <param name="Dig">Null where nothing is dug.</param>
+/// <param name="StringMm">Over the highest finished top.</param>
+/// <param name="Boards">Cut lists.</param>
+/// <param name="Bars">Cut lists.</param>
+/// <param name="Stakes">Of all elements.</param>
+public sealed record BuildPlan(Dig? Dig, double StringMm, ImmutableArray<CutList> Boards, ImmutableArray<CutList> Bars, int Stakes);

@@ -1,0 +1,355 @@
+using System.Collections.Immutable;
+using NodaTime;
+using SetFirm.Core.Batching;
+using SetFirm.Core.Curing;
+using SetFirm.Core.Events;
+using SetFirm.Core.Findings;
+using SetFirm.Core.Finishing;
+using SetFirm.Core.Formwork;
+using SetFirm.Core.Job;
+using SetFirm.Core.Joints;
+using SetFirm.Core.Mixes;
+using SetFirm.Core.PourDay;
+using SetFirm.Core.Quantities;
+using SetFirm.Core.Shapes;
+using SetFirm.Core.Steel;
+using SetFirm.Core.Takeoff;
+using SetFirm.Core.Tasks;
+using SetFirm.Core.Weather;
+
+namespace SetFirm.Core.Planning;
+
+/// <summary>The one entry: a job and its weather in, a plan out. It only puts the rooms in order.</summary>
+/// <remarks>Pure and total: the same call gives the same plan, and anything wrong with the job is a finding, never an exception, NaN or infinity.</remarks>
+public static class Planner
+{
+    /// <summary>Id of the slurry that nobody said a mix for.</summary>
+    private const string SlurryId = "slurry";
+
+    /// <summary>What is left of an opened bag is good for so long, days. (tune)</summary>
+    private const int OpenBagDays = 7;
+
+    /// <param name="job">What was said.</param>
+    /// <param name="weather">Hours at the site; outside them their mean day stands in.</param>
+    /// <param name="log">What was told of so far.</param>
+    /// <param name="asOf">Now, for what was missed; null where nothing is under way.</param>
+    /// <param name="pour">Id of the pour that is wanted in full; null takes the first.</param>
+    public static JobPlan Plan(JobDocument job, HourlyWeather weather, IReadOnlyList<JobEvent>? log = null, Instant? asOf = null, string? pour = null)
+    {
+        ArgumentNullException.ThrowIfNull(job);
+        ArgumentNullException.ThrowIfNull(weather);
+        var gate = new Gate(job.Units);
+        var elements = ElementPlanner.Shape(job.Elements, job.Mix.Id, job.Day.Split == PourSplit.EveryOther, gate);
+        var site = JobReader.Build(job.Build, gate);
+        var terms = JobReader.Buy(job.Buy, gate);
+        var own = OwnBags.Of(job.Buy, gate);
+        var mixes = Mixes(job, own, elements, gate);
+        var recipe = mixes.FirstOrDefault(m => m.Index == 0);
+        var place = JobReader.Mixing(job.Mixing, Places.Mixing, gate);
+        var zone = JobReader.Zone(job.TimeZone, gate);
+        var works = JobReader.Works(job.Day, gate);
+        var sketches = elements is { } shaped ? new PourSplitter([.. shaped.Select(Pourable)], job.Pours, job.Day, job.Mixing.Hands, gate).Split() : [];
+        var asked = Math.Max(0, sketches.ToList().FindIndex(s => s.Id == pour));
+        BuildPlan? build = null;
+        if (elements is { } all && site is not null)
+        {
+            (elements, build) = ElementPlanner.Build(all, site, Seams(all, sketches, gate), gate);
+        }
+
+        ImmutableArray<PourLoad> pours = elements is { } poured && recipe is not null
+            ? new PourPlanner(job, poured, mixes.ToDictionary(m => m.Id), place, zone, works, gate).Plan(sketches, asked)
+            : [];
+        var wanted = elements is { } needed ? Wanted(job, needed, own, terms, place) : null;
+        IReadOnlyList<Way> ways = wanted is null || recipe is null ? [] : Ways.All(wanted, recipe.Said, recipe.Recipe);
+        if (elements is { } checkedOnes && recipe is not null)
+        {
+            CheckMixes(checkedOnes, mixes, ways, build is not null, gate);
+        }
+
+        var cure = zone is null ? null : JobReader.Cure(job.Cure, works, zone, gate);
+        PourPlan? full = null;
+        if (pours.Length > 0)
+        {
+            full = InFull(pours[asked], elements!.Value, cure, weather, Told.Of(log ?? []), asOf, gate);
+            CheckTopping(pours, asked, full, gate);
+        }
+
+        if (weather.File is { } file && file != job.Site.WeatherFile)
+        {
+            gate.Add(new Finding(Severity.Warning, Places.Site.WeatherFile, new Notice.WeatherFileMissing()));
+        }
+
+        Cautions.Check(recipe?.Recipe.LiftKg, full?.Load.Load is { Place.Mixer.ByHand: false }, Places.Mix(0), gate);
+        BuyPlan? buy = null;
+        if (elements is { } bought && recipe is not null && terms is not null && wanted is not null)
+        {
+            buy = BuyAdvice.Plan(Bought(job, bought, build, pours), terms, wanted, recipe.Recipe, gate);
+            BuyAdvice.CheckAge(
+                [.. pours.Where(p => p.Mix?.Recipe is BaggedRecipe && p.Sketch.Date is not null).Select(p => new DatedBags(((BaggedRecipe)p.Mix!.Recipe).Bag.Id, p.Sketch.Date!.Value, (double)p.Units / BaggedRecipe.UnitsPerBag))],
+                gate);
+        }
+
+        return new JobPlan
+        {
+            Said = job,
+            Elements = elements,
+            Build = build,
+            Mixes = mixes,
+            Wanted = wanted,
+            Ways = ways,
+            Pours = pours,
+            Pour = full,
+            Curing = cure,
+            Terms = terms,
+            Buy = buy,
+            Readings = gate.Readings,
+            Findings = [.. gate.Findings.OrderByDescending(f => f.Severity)],
+            Explanations = gate.Explanations,
+        };
+    }
+
+    /// <summary>Every pour of a plan in full, in the order in which they are poured.</summary>
+    /// <param name="plan">Its own pour is taken as it is.</param>
+    /// <param name="weather">The hours that it was planned with.</param>
+    /// <param name="log">What was told of so far.</param>
+    /// <param name="asOf">Now; null where nothing is under way.</param>
+    public static ImmutableArray<PourPlan> Pours(JobPlan plan, HourlyWeather weather, IReadOnlyList<JobEvent>? log = null, Instant? asOf = null)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var told = Told.Of(log ?? []);
+        return
+        [
+            .. plan.Pours.Select(p => p == plan.Pour?.Load ? plan.Pour : InFull(p, plan.Elements!.Value, plan.Curing, weather, told, asOf, new Gate(plan.Said.Units))),
+        ];
+    }
+
+    private static PourPlan InFull(PourLoad pour, ImmutableArray<ElementPlan> elements, CureSaid? cure, HourlyWeather weather, Told told, Instant? asOf, Gate gate) =>
+        new PourPlan { Load = pour, Curing = cure, InMould = InMould(elements, pour) }.Again(weather, told.OfPour(pour.Sketch.Id, pour.Number == 1), asOf, gate);
+
+    /// <summary>Every hour of the weather given in which a pour might begin, judged; empty where it cannot be planned.</summary>
+    /// <param name="job">What was said; the pour's own day does not matter.</param>
+    /// <param name="weather">Hours at the site.</param>
+    /// <param name="pour">Id of the pour; null takes the first.</param>
+    public static StartRanking Starts(JobDocument job, HourlyWeather weather, string? pour = null)
+    {
+        ArgumentNullException.ThrowIfNull(job);
+        ArgumentNullException.ThrowIfNull(weather);
+        // A day that cannot be read is none of this question's business.
+        var known = job with { Day = job.Day with { Date = "2027-01-01", Start = "08:00" } };
+        var gate = new Gate(job.Units);
+        if (ElementPlanner.Shape(known.Elements, known.Mix.Id, known.Day.Split == PourSplit.EveryOther, gate) is not { } elements)
+        {
+            return StartRanking.None;
+        }
+
+        var mixes = Mixes(known, OwnBags.Of(known.Buy, gate), elements, gate);
+        var sketches = new PourSplitter([.. elements.Select(Pourable)], known.Pours, known.Day, known.Mixing.Hands, gate).Split();
+        var asked = Math.Max(0, sketches.ToList().FindIndex(s => s.Id == pour));
+        var pours = new PourPlanner(
+            known, elements, mixes.ToDictionary(m => m.Id), JobReader.Mixing(known.Mixing, Places.Mixing, gate), JobReader.Zone(known.TimeZone, gate), JobReader.Works(known.Day, gate), gate)
+            .Plan(sketches, asked);
+        return pours.Length > 0 && pours[asked].Task is { } task ? StartRanking.Of(task, weather, NotBefore(job, pours[asked], weather)) : StartRanking.None;
+    }
+
+    // A pour that was said comes after those that stand before it with fixed days.
+    private static Instant? NotBefore(JobDocument job, PourLoad asked, HourlyWeather weather)
+    {
+        if (asked.Number == 1 || asked.Task is not { } task)
+        {
+            return null;
+        }
+
+        var real = Planner.Plan(job, weather).Pours;
+        var before = real.FirstOrDefault(p => p.Sketch.Id == asked.Sketch.Id) is { Number: > 1 } now ? real[now.Number - 2].Task : null;
+        return before is null ? null : (before.Date.PlusDays(1) + LocalTime.Midnight).InZoneLeniently(task.Zone).ToInstant();
+    }
+
+    private static ImmutableArray<MixPlan> Mixes(JobDocument job, ImmutableArray<BagMix> own, ImmutableArray<ElementPlan>? elements, Gate gate)
+    {
+        if (job.Mixes.Count > Limits.MostMixes)
+        {
+            gate.Fault(Places.Mixes, new Notice.TooMany(Count: job.Mixes.Count, Most: Limits.MostMixes));
+            return [];
+        }
+
+        var (found, ids) = (ImmutableArray.CreateBuilder<MixPlan>(), new HashSet<string>());
+        for (var i = 0; i < job.Mixes.Count; i++)
+        {
+            var (said, at) = (job.Mixes[i], Places.Mix(i));
+            if (!ids.Add(said.Id))
+            {
+                gate.Fault(at.Id, new Notice.SameId(Given: said.Id));
+            }
+            else if (JobReader.Mix(said, at, own, gate) is { } read && MixAdvice.Plan(read, at, i == 0 ? "" : said.Id, gate) is { } recipe)
+            {
+                found.Add(new MixPlan(i, said.Id, read, recipe));
+            }
+        }
+
+        // Cement and water, in the job's containers.
+        if (elements is { } all && all.SelectMany(e => e.Cast.Courses).Any(c => c.Course == Course.Slurry) && found.FirstOrDefault(m => m.Index == 0) is { } first && ids.Add(SlurryId))
+        {
+            var slurry = new MixSaid.ByParts(new Parts(1, 0, 0), 0, Consistency.Pouring, Moisture.Dry, first.Said.Exposure, first.Said.Containers, []);
+            found.Add(new MixPlan(-1, SlurryId, slurry, PartsRecipe.Of(slurry.Parts, 0, slurry.Consistency, slurry.Moisture, slurry.Containers, [])!));
+        }
+
+        for (var i = 0; i < job.Elements.Count; i++)
+        {
+            foreach (var unknown in Enum.GetValues<Course>().Select(job.Elements[i].MixOf).Append(job.Elements[i].Mix).OfType<string>().Distinct().Where(id => !ids.Contains(id)))
+            {
+                gate.Fault(Places.Element(i).Mix, new Notice.UnknownMix(Given: unknown));
+            }
+        }
+
+        return found.ToImmutable();
+    }
+
+    private static Pourable Pourable(ElementPlan element)
+    {
+        var (read, cast) = (element.Read, element.Cast);
+        var casting = read.Casting;
+        var panels = element.Joints.Panels;
+        var faces = panels.Sum(p => p.Shape.AreaM2);
+        return new Pourable(
+            element.Index,
+            read.Said.Id,
+            element.OrderL,
+            panels.Length > 1 && cast.Count == 1 ? [.. panels.Select(p => p.Shape.AreaM2 / faces)] : [],
+            casting is null ? [] : [.. MouldCalendar.Of(casting.Pieces, casting.Moulds, casting.StripDays, casting.CleanDays).Select(c => c.Pieces)],
+            (casting?.StripDays ?? 0) + (casting?.CleanDays ?? 0),
+            [.. cast.Courses.Select(c => (c.Course, c.Volume.Litres * read.WasteFactor))],
+            element.Mix,
+            course => CourseMix(element, course),
+            (a, b) => PanelSeams.Shared(panels.First(p => p.Number == a).Shape, panels.First(p => p.Number == b).Shape).Any());
+    }
+
+    // Between panels that are not poured together; a board comes off before the next panel.
+    private static Dictionary<int, PanelSeams> Seams(ImmutableArray<ElementPlan> elements, ImmutableArray<PourSketch> sketches, Gate gate)
+    {
+        var seams = new Dictionary<int, PanelSeams>();
+        foreach (var element in elements)
+        {
+            var parts = sketches.Select((s, i) => (Pour: i, Part: s.Parts.FirstOrDefault(p => p.Element == element.Index && p.Panels.Length > 0))).Where(p => p.Part is not null).ToArray();
+            if (parts.Length < 2)
+            {
+                continue;
+            }
+
+            var owner = parts.SelectMany(p => p.Part!.Panels.Select(n => (n, p.Pour))).ToDictionary(p => p.n, p => p.Pour);
+            seams.Add(element.Index, PanelSeams.Of(element.Joints.Panels, n => owner.GetValueOrDefault(n)));
+            foreach (var (one, next) in parts.Zip(parts.Skip(1)))
+            {
+                if (sketches[one.Pour].Date is { } earlier && sketches[next.Pour].Date is { } later && Period.DaysBetween(earlier, later) is var gap && gap < PourSplitter.BulkheadDays)
+                {
+                    gate.Add(new Finding(
+                        Severity.Warning, sketches[next.Pour].DateAt, new Notice.BulkheadStillStands(GapDays: gap, WantedDays: PourSplitter.BulkheadDays)));
+                }
+            }
+        }
+
+        return seams;
+    }
+
+    private static WaysContext Wanted(JobDocument job, ImmutableArray<ElementPlan> elements, ImmutableArray<BagMix> own, BuyTerms? terms, MixingPlace? place)
+    {
+        var mine = elements.SelectMany(e => PartsOf(e).Where(p => p.Mix == job.Mix.Id).Select(p => (e.Traits.Mix, Part: p))).DefaultIfEmpty((Mix: elements[0].Traits.Mix, Part: PartsOf(elements[0]).First())).ToArray();
+        ImmutableArray<MixUse> uses = [.. mine.Select(m => m.Mix).Distinct()];
+        var demand = MixUses.Demand(uses, job.Mix.Exposure, mine.Min(m => m.Part.Thinnest.Millimetres), mine.Max(m => m.Part.Deepest.Millimetres));
+        return new WaysContext(
+            demand, uses, mine.Sum(m => m.Part.Litres) + LoadAdvice.HoldBackL, job.Build.Sold, own, terms?.Prices ?? PriceBook.Typical, place, terms?.HourWorth ?? 0);
+    }
+
+    private static void CheckMixes(ImmutableArray<ElementPlan> elements, ImmutableArray<MixPlan> mixes, IReadOnlyList<Way> ways, bool built, Gate gate)
+    {
+        var other = Ways.Bag(ways);
+        var told = false;
+        foreach (var element in elements)
+        {
+            foreach (var parts in PartsOf(element).GroupBy(p => p.Mix))
+            {
+                if (mixes.FirstOrDefault(m => m.Id == parts.Key) is { Index: >= 0 } mix)
+                {
+                    MixAdvice.CheckSection(mix.Recipe, parts.MinBy(p => p.Thinnest.Metres).Thinnest, element.Read.ThicknessAt, mix.At, mix.Index == 0 ? other : null, gate);
+                }
+            }
+
+            var face = mixes.FirstOrDefault(m => m.Id == PartsOf(element).Last().Mix) ?? mixes.First(m => m.Index == 0);
+            told = told || FinishAdvice.CheckAir(element.Finish, face.Recipe.Doses, element.At, gate);
+        }
+
+        foreach (var mix in mixes.Where(m => m.Index >= 0))
+        {
+            var own = elements.Where(e => PartsOf(e).Any(p => p.Mix == mix.Id)).ToArray();
+            SteelAdvice.CheckChloride(built && own.Any(e => e.Build!.Steel.Rusts), mix.Recipe.Doses, mix.At, gate);
+            if (own.Length > 0)
+            {
+                MixAdvice.CheckDepth(mix.Recipe, Length.FromMetres(own.Max(e => e.Cast.FormHeight.Metres)), mix.At, gate);
+            }
+        }
+    }
+
+    /// <summary>What of an element is of one mix.</summary>
+    private readonly record struct MixPart(string Mix, Length Thinnest, Length Deepest, double Litres);
+
+    private static IEnumerable<MixPart> PartsOf(ElementPlan element) => element.Cast.Courses.Length > 0
+        ? element.Cast.Courses.Select(c => new MixPart(CourseMix(element, c.Course), c.Depth, c.Depth, c.Volume.Litres * element.Read.WasteFactor))
+        : [new MixPart(element.Mix, element.Cast.Thinnest, element.Cast.Depth, element.OrderL)];
+
+    private static string CourseMix(ElementPlan element, Course course) => element.Read.Said.MixOf(course) ?? (course == Course.Slurry ? SlurryId : element.Mix);
+
+    private static bool InMould(ImmutableArray<ElementPlan> elements, PourLoad pour) => pour.Sketch.Parts.Any(p => elements.First(e => e.Index == p.Element).Traits.InMould);
+
+    // A topping goes on while the base is plastic, or when it is hard: never between.
+    private static void CheckTopping(ImmutableArray<PourLoad> pours, int asked, PourPlan full, Gate gate)
+    {
+        foreach (var part in pours[asked].Sketch.Parts.Where(p => p.Course == Course.Topping))
+        {
+            var below = pours.FirstOrDefault(p => p.Sketch.Parts.Any(q => q.Element == part.Element && q.Course == Course.Base));
+            if (below?.Task is { } lower && pours[asked].Task is { } upper && full.Day is { } day && below.Number != asked + 1)
+            {
+                ToppingAdvice.Check(upper.StartsAt - lower.StartsAt, day.JointLimit, pours[asked].Sketch.DateAt, gate);
+            }
+        }
+    }
+
+    private static BuyJob Bought(JobDocument job, ImmutableArray<ElementPlan> elements, BuildPlan? build, ImmutableArray<PourLoad> pours) => new(
+        build is null ? [] : [.. elements.Select(e => Bought(e, e.Build!))],
+        build?.Boards ?? [],
+        build?.Bars ?? [],
+        job.Build.Plastic,
+        job.Cure.Method,
+        Math.Clamp(job.Mixing.Hands, 1, LoadAdvice.MostHands),
+        [.. Measured(pours)],
+        job.Build.Sold);
+
+    private static BuyElement Bought(ElementPlan element, ElementBuild built) => new(
+        element.Index, element.Cast, element.OrderL, built.Dig, built.Forms, built.Mould, built.Steel, built.IsolationM, built.BondBreakerM, element.Traits.Sealed,
+        element.Cast.Pebbles.CubicMetres * Ingredients.StoneKgPerM3);
+
+    /// <summary>What each pour measures out; what is left of an opened bag goes to the next pour within a week, else it is lost.</summary>
+    private static IEnumerable<PourMeasured> Measured(ImmutableArray<PourLoad> pours)
+    {
+        var open = new Dictionary<string, (int Units, LocalDate Opened)>();
+        foreach (var pour in pours.Where(p => p.Mix is not null))
+        {
+            var (recipe, units) = (pour.Mix!.Recipe, pour.Units);
+            var lost = 0;
+            if (recipe is BaggedRecipe { Bag.Id: var bag } && pour.Sketch.Date is { } date)
+            {
+                var rest = units;
+                if (open.Remove(bag, out var left))
+                {
+                    var good = Period.DaysBetween(left.Opened, date) <= OpenBagDays;
+                    (rest, lost) = (good ? Math.Max(0, units - left.Units) : units, good ? 0 : left.Units);
+                }
+
+                if (rest % BaggedRecipe.UnitsPerBag is > 0 and var used)
+                {
+                    open[bag] = (BaggedRecipe.UnitsPerBag - used, date);
+                }
+            }
+
+            yield return new PourMeasured(recipe, units + lost, pour.Load?.Batches.Units.Sum() ?? 0, pour.MeasuredOut);
+        }
+    }
+}

@@ -1,0 +1,83 @@
+using System.Collections.Immutable;
+using NodaTime;
+using SetFirm.Core.Batching;
+using SetFirm.Core.Curing;
+using SetFirm.Core.Events;
+using SetFirm.Core.Findings;
+using SetFirm.Core.Job;
+using SetFirm.Core.Mixes;
+using SetFirm.Core.PourDay;
+using SetFirm.Core.Weather;
+
+namespace SetFirm.Core.Planning;
+
+/// <summary>A mix of the job.</summary>
+/// <param name="Index">Its place in the document; -1 is the slurry that nobody said a mix for.</param>
+/// <param name="Id">Its id.</param>
+/// <param name="Said">As read.</param>
+/// <param name="Recipe">Measured out.</param>
+public sealed record MixPlan(int Index, string Id, MixSaid Said, Recipe Recipe)
+{
+    public MixPlaces At => Places.Mix(Math.Max(0, Index));
+}
+
+/// <summary>A pour's batches: cheap enough to have for every pour of a job.</summary>
+/// <param name="Sketch">What and when.</param>
+/// <param name="Number">From 1, in the order in which they are poured.</param>
+/// <param name="Mix">Null while it cannot be mixed.</param>
+/// <param name="HoldBackL">Kept back for patches.</param>
+/// <param name="Load">Null while it cannot be batched.</param>
+/// <param name="Recipes">The different batches, the largest first.</param>
+/// <param name="MeasuredOut">Of each thing, what all take.</param>
+/// <param name="Units">Of the mix, where it is not batched too.</param>
+/// <param name="Start">Null where it cannot be read.</param>
+/// <param name="Task">What its day is worked out from; null while that is not known.</param>
+public sealed record PourLoad(
+    PourSketch Sketch,
+    int Number,
+    MixPlan? Mix,
+    double HoldBackL,
+    LoadPlan? Load,
+    IReadOnlyList<BatchRecipe> Recipes,
+    IReadOnlyList<Measure> MeasuredOut,
+    int Units,
+    LocalTime? Start,
+    PourTask? Task)
+{
+    public Duration? Mixing => Load is null ? null : PourSchedule.Of(Load, default).Mixing;
+}
+
+/// <summary>One pour in full: batches, day and cure. It is kept, and asked again when the weather changes or something is told.</summary>
+public sealed record PourPlan
+{
+    public required PourLoad Load { get; init; }
+
+    /// <summary>Null while the day is not known.</summary>
+    public DayPlan? Day { get; init; }
+
+    /// <summary>Null while that is not known.</summary>
+    public CurePlan? Cure { get; init; }
+
+    /// <summary>What was told of it.</summary>
+    public Told Told { get; init; } = Told.Nothing;
+
+    /// <summary>When it was asked; null before anything was poured.</summary>
+    public Instant? AsOf { get; init; }
+
+    internal CureSaid? Curing { get; init; }
+
+    internal bool InMould { get; init; }
+
+    /// <summary>The same pour with other weather, or with more told, without planning the job anew.</summary>
+    /// <param name="weather">Hours at the site.</param>
+    /// <param name="told">Of this pour.</param>
+    /// <param name="asOf">Now; null before anything was poured.</param>
+    /// <param name="remarks">Takes findings and reasons.</param>
+    public PourPlan Again(HourlyWeather weather, Told told, Instant? asOf, Remarks remarks)
+    {
+        var day = Load.Task is null ? null : DayPlanner.Plan(Load.Task, weather, remarks);
+        var cure = day is null || Curing is null ? null : CureAdvice.Plan(
+            Curing, new CureSite(day.Youngest, day.FinalSet ?? day.DoneBy, InMould, Load.Sketch.DateAt), weather, told, asOf, remarks);
+        return this with { Day = day, Cure = cure, Told = told, AsOf = asOf };
+    }
+}

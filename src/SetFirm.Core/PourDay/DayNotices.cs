@@ -1,0 +1,95 @@
+using SetFirm.Core.Events;
+using SetFirm.Core.Finishing;
+
+namespace SetFirm.Core.Findings;
+
+public abstract partial record Notice
+{
+    public sealed record AntifreezeIsNoCover(double AirC, double BelowC) : Notice;
+
+    public sealed record ColdJoint(double AgeMin, double LimitMin) : Notice;
+
+    /// <summary>The mean day of what was given stands in after that.</summary>
+    public sealed record WeatherEndsEarly(int HoursGiven) : Notice;
+
+    public sealed record RainBeforeSet(double ChancePct, double LimitPct) : Notice;
+
+    public sealed record DryingFast(double PeakKgM2H, double LimitKgM2H) : Notice;
+
+    /// <summary>Drying outruns bleeding before first set.</summary>
+    public sealed record DriesBeforeItBleeds(double PeakKgM2H, double LimitKgM2H) : Notice;
+
+    public sealed record ColdWeather(double AirC, double LimitC) : Notice;
+
+    public sealed record MixTooCold(double MixC, double LimitC) : Notice;
+
+    public sealed record MixTooHot(double MixC, double LimitC) : Notice;
+
+    /// <summary>As planned the mix has not the temperature that is wanted.</summary>
+    public sealed record MixOutOfReach(double WantedC, double MixC, double WaterC, double LeastC, double MostC) : Notice;
+
+    public sealed record WaterScalds(double WaterC, double LimitC) : Notice;
+
+    /// <summary>A pass is due while every hand still mixes and places.</summary>
+    public sealed record HandsStillMixing(Pass Pass, int Zone, double OverlapMin) : Notice;
+
+    /// <summary>Hands are with another zone while this one closes.</summary>
+    public sealed record ZonesCollide(Pass Pass, int Zone, double LateMin, int Hands) : Notice;
+
+    /// <summary>Nobody begins at this hour.</summary>
+    public sealed record OutsideWorkingHours(double HoursFrom, double HoursUntil) : Notice;
+
+    public sealed record AfterDark(Pass Pass) : Notice;
+
+    public sealed record RapidSetsAsPlaced : Notice;
+}
+
+public abstract partial record Mend
+{
+    public sealed record AddMixer(int Mixers, double AgeMin, double LimitMin) : Mend;
+
+    public sealed record Retard(double Doses, double AgeMin, double LimitMin) : Mend;
+
+    public sealed record CoolerHour(double MixC, double AgeMin, double LimitMin) : Mend;
+
+    public sealed record LaterDay(int DaysLater, double ChancePct) : Mend;
+
+    public sealed record EarlierStart(double StartH, double DoneH) : Mend;
+
+    public sealed record RainCoverReady : Mend;
+
+    public sealed record ShadeIt(double PeakKgM2H) : Mend;
+
+    public sealed record BreakWind(double PeakKgM2H) : Mend;
+
+    public sealed record MistIt(double PeakKgM2H) : Mend;
+
+    public sealed record WarmWater(double WaterC, double MixC) : Mend;
+
+    public sealed record CoolWater(double WaterC, double MixC) : Mend;
+}
+
+public abstract partial record Why
+{
+    public sealed record JointAge(double LimitMin, double InitialSetH, double MixC, double Progress) : Why;
+
+    public sealed record PassWindow(double OpensAt, double ClosesAt, double InitialSetH, double ConcreteC, double DoubtPct, int Members) : Why;
+
+    public sealed record Sheen(double BleedsKgM2, double WaterKg, double DepthMm, double WaterCement, double SheenKgM2, double DeficitKgM2H) : Why;
+
+    public sealed record FirstSetOnSite(double SetH, double MixC) : Why;
+
+    public sealed record FinalSetOnSite(double SetH, double MixC) : Why;
+
+    public sealed record DoneBy(int Zones, double MixingMin) : Why;
+
+    public sealed record Evaporation(double CareKgM2H, double ActKgM2H, double MixC) : Why;
+
+    public sealed record RainChance(double Hours, double NoGoPct, double WarnPct) : Why;
+
+    public sealed record StartChance(int Members, double SetDoubtPct) : Why;
+
+    public sealed record MixTemperature(double SolidsKg, double SolidsC, double WaterKg, double WaterC) : Why;
+
+    public sealed record WarmWater(double WantedC, double SolidsKg, double SolidsC, double WaterKg) : Why;
+}

@@ -1,0 +1,94 @@
+using System.Collections.Immutable;
+using NodaTime;
+using SetFirm.Core.Batching;
+using SetFirm.Core.Events;
+using SetFirm.Core.Finishing;
+using SetFirm.Core.Quantities;
+using SetFirm.Core.Setting;
+
+namespace SetFirm.Core.PourDay;
+
+/// <summary>When a pass opens and closes for a zone; the band holds four cases in five. Opens &lt;= Closes throughout.</summary>
+/// <param name="Pass">Which.</param>
+/// <param name="Opens">Best guess.</param>
+/// <param name="Closes">Best guess.</param>
+/// <param name="OpensEarliest">One case in ten opens earlier.</param>
+/// <param name="OpensLatest">One in ten later.</param>
+/// <param name="ClosesEarliest">One in ten closes earlier.</param>
+/// <param name="ClosesLatest">One in ten later.</param>
+/// <param name="Begins">When the crew gets to it; null for what goes along with placing.</param>
+/// <param name="Work">What it takes one person.</param>
+/// <param name="Hand">Which pair of hands, from 0; null for what goes along with placing.</param>
+public sealed record PassPlan(
+    Pass Pass, Instant Opens, Instant Closes, Instant OpensEarliest, Instant OpensLatest, Instant ClosesEarliest, Instant ClosesLatest, Instant? Begins, Duration Work, int? Hand);
+
+/// <summary>A part finished as one.</summary>
+/// <param name="Number">From 1, over the whole pour.</param>
+/// <param name="Element">Index of the element in the job.</param>
+/// <param name="FirstBatch">Number of its oldest batch.</param>
+/// <param name="LastBatch">Number of its youngest.</param>
+/// <param name="Placed">All of it lies in the form.</param>
+/// <param name="SheenGone">The sheen of bled water is gone; null where none shows.</param>
+/// <param name="PeakDeficitKgM2H">The most by which drying outruns bleeding before first set.</param>
+/// <param name="Passes">Windows of this zone; those that it does not get to are left out.</param>
+public sealed record ZonePlan(
+    int Number, int Element, int FirstBatch, int LastBatch, Instant Placed, Instant? SheenGone, double PeakDeficitKgM2H, ImmutableArray<PassPlan> Passes);
+
+/// <summary>Weather of an hour, and what it takes from this slab.</summary>
+/// <param name="At">Start of the hour.</param>
+/// <param name="Air">At the pour.</param>
+/// <param name="Humidity">0-1.</param>
+/// <param name="WindKmh">At 10 m.</param>
+/// <param name="SunWm2">On level ground, at the pour.</param>
+/// <param name="RainChance">0-1.</param>
+/// <param name="RainMm">Expected.</param>
+/// <param name="EvaporationKgM2H">From this slab.</param>
+public readonly record struct DayHour(
+    Instant At, Temperature Air, double Humidity, double WindKmh, double SunWm2, double RainChance, double RainMm, double EvaporationKgM2H);
+
+/// <summary>A pour day worked out.</summary>
+/// <param name="Pour">Whichever hour it begins in.</param>
+/// <param name="Start">First water.</param>
+/// <param name="Schedule">The batches.</param>
+/// <param name="Mix">Temperature as mixed.</param>
+/// <param name="Air">When mixing begins.</param>
+/// <param name="InitialSet">Of the first batch, there and then.</param>
+/// <param name="FinalSet">Of the last batch; null where it does not get so far in two days.</param>
+/// <param name="DoneBy">The last pass is made; the day is over.</param>
+/// <param name="RainChance">Of rain from the first water to final set, 0-1.</param>
+/// <param name="Best">What comes of it if nothing is off.</param>
+/// <param name="Odds">And in many ways it may go.</param>
+/// <param name="JointLimit">How old a batch may be when the next meets it.</param>
+/// <param name="Light">The run of daylight that it begins in, or the next one.</param>
+/// <param name="Zones">Parts finished as one.</param>
+/// <param name="Tasks">Passes with hands of their own, as the crew gets to them.</param>
+/// <param name="Hours">Weather and evaporation.</param>
+/// <param name="Youngest">The last batch: the cure goes on from it.</param>
+public sealed record DayPlan(
+    DayPour Pour,
+    Instant Start,
+    PourSchedule Schedule,
+    Temperature Mix,
+    Temperature Air,
+    Instant? InitialSet,
+    Instant? FinalSet,
+    Instant DoneBy,
+    double RainChance,
+    DayOutcome Best,
+    StartOdds Odds,
+    Duration JointLimit,
+    Interval Light,
+    ImmutableArray<ZonePlan> Zones,
+    ImmutableArray<PassTask> Tasks,
+    ImmutableArray<DayHour> Hours,
+    ZonePour Youngest)
+{
+    /// <summary>It has set, or as far as the day is followed.</summary>
+    public Instant SetBy => FinalSet ?? Start + DaySimulation.Sight;
+
+    public double PeakEvaporationKgM2H => Best.PeakEvaporationKgM2H;
+
+    public double PeakDeficitKgM2H => Zones.Max(z => z.PeakDeficitKgM2H);
+
+    public Crew Crew => Pour.Crew;
+}

@@ -1,0 +1,152 @@
+using System.Collections.Immutable;
+using NodaTime;
+using SetFirm.Core.Batching;
+using SetFirm.Core.Curing;
+using SetFirm.Core.Finishing;
+using SetFirm.Core.Mixes;
+using SetFirm.Core.Quantities;
+using SetFirm.Core.Setting;
+using SetFirm.Core.Weather;
+
+namespace SetFirm.Core.PourDay;
+
+/// <summary>A zone whichever hour the pour begins in. Hours from the first water.</summary>
+/// <param name="Rules">Its passes.</param>
+/// <param name="Depth">Of its section.</param>
+/// <param name="OnGround">Else air is under it.</param>
+/// <param name="AreaM2">Of its face.</param>
+/// <param name="OldestWaterH">Water into its first batch.</param>
+/// <param name="YoungestWaterH">Water into its last.</param>
+/// <param name="FirstPlacedH">Its first batch lies in the form.</param>
+/// <param name="PlacedH">All of it does.</param>
+public sealed record DayZone(
+    ImmutableArray<PassRule> Rules, Length Depth, bool OnGround, double AreaM2, double OldestWaterH, double YoungestWaterH, double FirstPlacedH, double PlacedH)
+{
+    /// <summary>Water into its middle.</summary>
+    public double MiddleWaterH => (OldestWaterH + YoungestWaterH) / 2;
+
+    /// <summary>One is between two others in all but age.</summary>
+    internal bool Like(DayZone other) => Depth == other.Depth && OnGround == other.OnGround && Rules == other.Rules;
+}
+
+/// <summary>A day's pour, whichever hour it begins in.</summary>
+public sealed record DayPour
+{
+    public required ConcreteMix Mix { get; init; }
+
+    /// <summary>In pouring order; at least one.</summary>
+    public required ImmutableArray<DayZone> Zones { get; init; }
+
+    public required Crew Crew { get; init; }
+
+    /// <summary>The last batch lies.</summary>
+    public required double MixingEndsH { get; init; }
+
+    /// <summary>Mixing water, °C.</summary>
+    public required double WaterC { get; init; }
+
+    /// <summary>What stands over and beside it.</summary>
+    public required SiteConditions Conditions { get; init; }
+
+    /// <summary>The weather at the pour, of the weather foreseen.</summary>
+    public required Microclimate Site { get; init; }
+
+    public required SlabCover Cover { get; init; }
+
+    public double NightCoverM2KPerW { get; init; }
+
+    /// <summary>There are lamps: the dark stops nobody.</summary>
+    public bool Lit { get; init; }
+
+    /// <summary>A cover stands ready: rain before set does no harm.</summary>
+    public bool RainCover { get; init; }
+
+    /// <summary>Materials stand out overnight: they are as warm as the air when mixing begins, °C.</summary>
+    public double MixC(double airC) => FreshTemperature.Of(
+        new HeatPart(Mix.SolidsKgPerM3, airC, FreshTemperature.SolidsKjPerKgK),
+        new HeatPart(Mix.WaterKgPerM3, WaterC, FreshTemperature.WaterKjPerKgK));
+
+    /// <summary>The same where something else stands over and beside it.</summary>
+    public DayPour Under(SiteConditions conditions, HourlyWeather weather)
+    {
+        ArgumentNullException.ThrowIfNull(conditions);
+        return this with { Conditions = conditions, Site = conditions.In(weather) };
+    }
+
+    /// <summary>One batch's place in the slab as its clock sees it.</summary>
+    /// <param name="zone">Which zone.</param>
+    /// <param name="waterH">Water into it, hours from the first.</param>
+    /// <param name="placedH">It lies.</param>
+    /// <param name="mix">As it sets.</param>
+    /// <param name="mixC">As mixed.</param>
+    /// <param name="start">First water.</param>
+    public ZonePour At(DayZone zone, double waterH, double placedH, ConcreteMix mix, double mixC, Instant start)
+    {
+        ArgumentNullException.ThrowIfNull(zone);
+        return new ZonePour(mix, zone.Depth, mixC, start + Duration.FromHours(waterH))
+        {
+            ToPlaced = Duration.FromHours(placedH - waterH),
+            OnGround = zone.OnGround,
+            Cover = Cover,
+            NightCoverM2KPerW = NightCoverM2KPerW,
+            Site = Site,
+        };
+    }
+
+    /// <summary>A task with the batches that a crew makes of it, in the weather's site.</summary>
+    public static DayPour Of(PourTask task, LoadPlan load, HourlyWeather weather)
+    {
+        ArgumentNullException.ThrowIfNull(task);
+        ArgumentNullException.ThrowIfNull(load);
+        ArgumentNullException.ThrowIfNull(weather);
+        var mix = task.Recipe.Mix;
+        var schedule = PourSchedule.Of(load, Instant.MinValue);
+        var zero = schedule.Batches[0].WaterAdded;
+        double Hours(Instant at) => (at - zero).TotalHours;
+        var rapid = mix.Family == MixFamily.Rapid;
+        var chains = new Dictionary<(Finish, bool), ImmutableArray<PassRule>>();
+        ImmutableArray<PassRule> Rules(PourElement element)
+        {
+            var key = (element.Finish, element.Sawn);
+            if (!chains.TryGetValue(key, out var rules))
+            {
+                rules = Finishes.Chain(element.Finish, rapid);
+                chains[key] = rules = element.Sawn && !rapid ? [.. rules, Finishes.Sawing(mix)] : rules;
+            }
+
+            return rules;
+        }
+
+        return new DayPour
+        {
+            Mix = mix,
+            Zones =
+            [
+                .. Cut(task, load, schedule).Select(z =>
+                {
+                    var (element, first, last) = (task.Elements[z.Element], schedule.Batches[z.FirstBatch], schedule.Batches[z.LastBatch]);
+                    return new DayZone(
+                        Rules(element), element.Depth, element.OnGround, element.FaceM2 * (z.To - z.From),
+                        Hours(first.WaterAdded), Hours(last.WaterAdded), Hours(first.Placed), Hours(last.Placed));
+                }),
+            ],
+            Crew = load.Crew,
+            MixingEndsH = Hours(schedule.MixingEnds),
+            WaterC = task.WaterC(weather),
+            Conditions = task.Site,
+            Site = task.Site.In(weather),
+            Cover = Wetting.Cover(task.Method),
+            NightCoverM2KPerW = FrostGuards.Resistance(task.Frost),
+            RainCover = task.RainCover,
+            Lit = task.Site.Shelter == Shelter.Indoors,
+        };
+    }
+
+    /// <summary>Its zones, by batches and elements.</summary>
+    public static ImmutableArray<Zone> Cut(PourTask task, LoadPlan load, PourSchedule schedule)
+    {
+        ArgumentNullException.ThrowIfNull(task);
+        ArgumentNullException.ThrowIfNull(load);
+        return PourDay.Zones.Cut(load.Batches, schedule, [.. task.Elements.Select(e => e.PourL)], task.Recipe.Mix.ToInitialSet);
+    }
+}

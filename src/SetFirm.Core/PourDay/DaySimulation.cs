@@ -1,0 +1,292 @@
+using System.Collections.Immutable;
+using NodaTime;
+using SetFirm.Core.Batching;
+using SetFirm.Core.Curing;
+using SetFirm.Core.Finishing;
+using SetFirm.Core.Mixes;
+using SetFirm.Core.Quantities;
+using SetFirm.Core.Setting;
+using SetFirm.Core.Weather;
+
+namespace SetFirm.Core.PourDay;
+
+/// <summary>What came of a day in one member. Hours from the first water.</summary>
+/// <param name="DoneH">The last pass is made.</param>
+/// <param name="FinalSetH">Of its youngest zone; infinite where it does not get so far.</param>
+/// <param name="LateH">The most by which a pass is begun too late.</param>
+/// <param name="LateTask">Which; -1 where none is.</param>
+/// <param name="PeakDeficitKgM2H">Of all zones.</param>
+/// <param name="PeakEvaporationKgM2H">Of all zones.</param>
+/// <param name="FrozenYoung">Any of them.</param>
+public readonly record struct DayOutcome(
+    double DoneH, double FinalSetH, double LateH, int LateTask, double PeakDeficitKgM2H, double PeakEvaporationKgM2H, bool FrozenYoung);
+
+/// <summary>How closely a zone is followed.</summary>
+public enum Closeness
+{
+    /// <summary>Every zone by its oldest and its youngest batch: for one path.</summary>
+    Ends,
+
+    /// <summary>By its middle, its ends by the time between them; of many like zones some, those between lie between: for hundreds.</summary>
+    Middles,
+}
+
+/// <summary>What came of one zone. Hours from the first water, infinite where it does not get so far.</summary>
+/// <param name="SheenGoneH">The sheen of bled water is gone; null where none shows.</param>
+/// <param name="PeakDeficitKgM2H">The most by which drying outran bleeding.</param>
+/// <param name="InitialSetH">Of its oldest batch.</param>
+/// <param name="FinalSetH">Of its youngest.</param>
+public readonly record struct ZoneOutcome(double? SheenGoneH, double PeakDeficitKgM2H, double InitialSetH, double FinalSetH);
+
+/// <summary>Follows a day's pour through one member after another: the best guess is the member that nothing is off in. Not for several threads at once.</summary>
+/// <remarks>The cost grows with members and with zones followed, and with nothing else.</remarks>
+public sealed class DaySimulation
+{
+    /// <summary>Like zones in a row of which no more are followed.</summary>
+    private const int MostInARow = 8;
+
+    /// <summary>Longer than this no zone is followed: it is too cold to finish.</summary>
+    public static readonly Duration Sight = Duration.FromHours(48);
+
+    private readonly DayPour pour;
+    private readonly ISlabModel model;
+    private readonly (int Before, int After, double Share)[] between;
+    private readonly int[] followed;
+    private readonly int[] firstSpan;
+    private readonly double[] youngReached;
+    private readonly double[] oldReached;
+    private readonly ZoneOutcome[] outcomes;
+    private readonly Dictionary<(int Chain, Length Depth, bool OnGround, double WaterH), (double[] Reached, SlabMarks Marks)>? ends;
+    private readonly PassSpan[] spans;
+    private readonly PassTask[] tasks;
+    private readonly int[] order;
+    private readonly PassClock[] clocks;
+    private readonly int[] chainOf;
+    private readonly Dictionary<double, MixPaths> mixes = [];
+    private MixPaths mix;
+
+    /// <param name="pour">Whichever hour it begins in.</param>
+    /// <param name="model">Follows a zone.</param>
+    /// <param name="closeness">How closely.</param>
+    public DaySimulation(DayPour pour, ISlabModel model, Closeness closeness = Closeness.Middles)
+    {
+        ArgumentNullException.ThrowIfNull(pour);
+        (this.pour, this.model) = (pour, model);
+        var zones = pour.Zones;
+        ImmutableArray<PassRule>[] chains = [.. zones.Select(z => z.Rules).Distinct()];
+        clocks = [.. chains.Select(rules => new PassClock(rules, pour.Mix))];
+        chainOf = [.. zones.Select(z => Array.IndexOf(chains, z.Rules))];
+        firstSpan = [.. zones.Select((_, z) => zones.Take(z).Sum(before => before.Rules.Length))];
+        spans = new PassSpan[zones.Sum(z => z.Rules.Length)];
+        tasks = new PassTask[zones.Sum(z => z.Rules.Count(r => r.PaceM2H > 0))];
+        order = new int[tasks.Length];
+        outcomes = new ZoneOutcome[zones.Length];
+        ends = closeness == Closeness.Ends ? [] : null;
+        between = ends is null ? Between(zones) : [.. zones.Select((_, z) => (z, z, 0.0))];
+        followed = [.. Enumerable.Range(0, zones.Length).Where(z => between[z].Share == 0)];
+        var ages = (3 * zones.Max(z => z.Rules.Length)) + 2;
+        (youngReached, oldReached) = (new double[ages], new double[ages]);
+        mix = Mix(1);
+    }
+
+    /// <summary>Of the last member run, zone by zone and pass by pass.</summary>
+    public ReadOnlySpan<PassSpan> Spans => spans;
+
+    /// <summary>Which of <see cref="Spans"/> is the first of a zone.</summary>
+    public int FirstSpanOf(int zone) => firstSpan[zone];
+
+    /// <summary>Of the last member run, zone by zone.</summary>
+    public ReadOnlySpan<ZoneOutcome> Zones => outcomes;
+
+    /// <summary>Every pass with hands of its own, as the crew gets to it.</summary>
+    public ReadOnlySpan<PassTask> Tasks => tasks;
+
+    /// <param name="member">One way it may go.</param>
+    /// <param name="start">First water.</param>
+    public DayOutcome Run(Member member, Instant start)
+    {
+        ArgumentNullException.ThrowIfNull(member);
+        mix = Mix(member.SetFactor);
+        var airC = pour.Site.Of(member.Weather.SurfaceAt((start - member.Weather.Start).TotalHours)).AirC;
+        var mixC = pour.MixC(airC);
+        var (deficit, evaporation, frozen) = (0.0, 0.0, false);
+        ends?.Clear();
+        foreach (var z in followed)
+        {
+            var zone = pour.Zones[z];
+            SlabMarks oldest, youngest;
+            if (ends is null)
+            {
+                var toPlaced = zone.PlacedH - zone.YoungestWaterH;
+                youngest = oldest = Mark(z, zone.MiddleWaterH, zone.MiddleWaterH + toPlaced, mixC, start, member, youngReached);
+            }
+            else
+            {
+                oldest = End(z, zone.OldestWaterH, zone.FirstPlacedH, mixC, start, member, oldReached);
+                youngest = End(z, zone.YoungestWaterH, zone.PlacedH, mixC, start, member, youngReached);
+            }
+
+            Spread(z, new ZoneCourse
+            {
+                OldestWaterH = zone.OldestWaterH,
+                YoungestWaterH = zone.YoungestWaterH,
+                FirstPlacedH = zone.FirstPlacedH,
+                PlacedH = zone.PlacedH,
+                OldestReachedH = ends is null ? youngReached : oldReached,
+                YoungestReachedH = youngReached,
+                Oldest = oldest,
+                Youngest = youngest,
+                SheenFactor = member.SheenFactor,
+            });
+            deficit = Math.Max(deficit, Math.Max(oldest.PeakDeficitKgM2H, youngest.PeakDeficitKgM2H));
+            evaporation = Math.Max(evaporation, Math.Max(oldest.PeakEvaporationKgM2H, youngest.PeakEvaporationKgM2H));
+            frozen |= oldest.FrozenYoung || youngest.FrozenYoung;
+        }
+
+        FillBetween();
+        return Outcome(deficit, evaporation, frozen);
+    }
+
+    private SlabMarks Mark(int z, double waterH, double placedH, double mixC, Instant start, Member member, double[] reached) => model.Mark(
+        pour.At(pour.Zones[z], waterH, placedH, mix.Mix, mixC, start), member.Weather, mix.Clocks[chainOf[z]].Ages, mix.FrostSafeH, Sight, reached);
+
+    // Zones of one finish, depth, ground and age have one history; it is followed once.
+    private SlabMarks End(int z, double waterH, double placedH, double mixC, Instant start, Member member, double[] reached)
+    {
+        var zone = pour.Zones[z];
+        var key = (chainOf[z], zone.Depth, zone.OnGround, waterH);
+        if (!ends!.TryGetValue(key, out var known))
+        {
+            var marks = Mark(z, waterH, placedH, mixC, start, member, reached);
+            ends.Add(key, (reached.ToArray(), marks));
+            return marks;
+        }
+
+        known.Reached.CopyTo(reached, 0);
+        return known.Marks;
+    }
+
+    // A mix that sets faster or slower is made once, however many starts it is followed from.
+    private MixPaths Mix(double setFactor)
+    {
+        if (!mixes.TryGetValue(setFactor, out var made))
+        {
+            var set = pour.Mix.Setting(setFactor);
+            var of = new PassClock[clocks.Length];
+            for (var i = 0; i < of.Length; i++)
+            {
+                of[i] = clocks[i].Setting(setFactor);
+            }
+
+            made = new MixPaths(set, of, StrengthGain.WhenMoist(set, Milestones.FrostSafeMpa));
+            mixes.Add(setFactor, made);
+        }
+
+        return made;
+    }
+
+    private void Spread(int z, in ZoneCourse course)
+    {
+        var clock = mix.Clocks[chainOf[z]];
+        for (var p = 0; p < clock.Rules.Length; p++)
+        {
+            spans[firstSpan[z] + p] = clock.Span(p, course);
+        }
+
+        outcomes[z] = new ZoneOutcome(
+            course.Youngest.SheenGoneH + course.YoungestWaterH, course.Youngest.PeakDeficitKgM2H,
+            course.OldestWaterH + course.OldestReachedH[clock.InitialSet], course.YoungestWaterH + course.YoungestReachedH[clock.FinalSet]);
+    }
+
+    private void FillBetween()
+    {
+        for (var z = 0; z < between.Length; z++)
+        {
+            var (a, b, share) = between[z];
+            if (share == 0)
+            {
+                continue;
+            }
+
+            for (var p = 0; p < pour.Zones[z].Rules.Length; p++)
+            {
+                var (x, y) = (spans[firstSpan[a] + p], spans[firstSpan[b] + p]);
+                spans[firstSpan[z] + p] = new PassSpan(Between(x.OpensH, y.OpensH, share), Between(x.ClosesH, y.ClosesH, share));
+            }
+
+            outcomes[z] = outcomes[a] with { FinalSetH = Between(outcomes[a].FinalSetH, outcomes[b].FinalSetH, share) };
+        }
+    }
+
+    private static double Between(double a, double b, double share) => double.IsFinite(a) && double.IsFinite(b) ? a + (share * (b - a)) : double.PositiveInfinity;
+
+    private DayOutcome Outcome(double deficit, double evaporation, bool frozen)
+    {
+        var n = 0;
+        for (var z = 0; z < pour.Zones.Length; z++)
+        {
+            var zone = pour.Zones[z];
+            for (var p = 0; p < zone.Rules.Length; p++)
+            {
+                if (zone.Rules[p].PaceM2H is > 0 and var pace)
+                {
+                    var span = spans[firstSpan[z] + p];
+                    // What is never reached is put off to the end of what is followed: the day is then too cold, and says so.
+                    tasks[n++] = new PassTask(z, p, Math.Min(span.OpensH, Sight.TotalHours), Math.Min(span.ClosesH, Sight.TotalHours), zone.AreaM2 / pace);
+                }
+            }
+        }
+
+        PassCrew.Schedule(tasks, pour.Crew.Hands, PassCrew.FreeWhileMixing(pour.Crew), pour.MixingEndsH, order);
+        var (done, late, which) = (pour.MixingEndsH, PassCrew.SlackH, -1);
+        for (var i = 0; i < tasks.Length; i++)
+        {
+            done = Math.Max(done, tasks[i].EndsH);
+            (late, which) = tasks[i].LateH > late ? (tasks[i].LateH, i) : (late, which);
+        }
+
+        return new DayOutcome(done, FinalSetH(), which < 0 ? 0 : late, which, deficit, evaporation, frozen);
+    }
+
+    private double FinalSetH()
+    {
+        var last = 0.0;
+        foreach (var zone in outcomes)
+        {
+            last = Math.Max(last, zone.FinalSetH);
+        }
+
+        return last;
+    }
+
+    // For each zone the two followed ones it lies between, and how far along; a followed one lies at itself.
+    private static (int Before, int After, double Share)[] Between(ImmutableArray<DayZone> zones)
+    {
+        var between = new (int, int, double)[zones.Length];
+        for (var from = 0; from < zones.Length;)
+        {
+            var to = from;
+            while (to + 1 < zones.Length && zones[to + 1].Like(zones[from]))
+            {
+                to++;
+            }
+
+            var steps = Math.Min(to - from, MostInARow - 1);
+            for (var z = from; z <= to; z++)
+            {
+                var cell = steps == 0 ? 0 : (int)((long)(z - from) * steps / (to - from));
+                var (a, b) = (At(cell), At(Math.Min(cell + 1, steps)));
+                var gap = zones[b].MiddleWaterH - zones[a].MiddleWaterH;
+                between[z] = z == a || gap <= 0 ? (z, z, 0) : z == b ? (z, z, 0) : (a, b, (zones[z].MiddleWaterH - zones[a].MiddleWaterH) / gap);
+            }
+
+            int At(int step) => steps == 0 ? from : from + (int)((long)step * (to - from) / steps);
+            from = to + 1;
+        }
+
+        return between;
+    }
+
+    /// <summary>A mix of one set, with its clocks.</summary>
+    private sealed record MixPaths(ConcreteMix Mix, PassClock[] Clocks, double FrostSafeH);
+}

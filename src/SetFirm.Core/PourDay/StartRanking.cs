@@ -1,0 +1,75 @@
+using System.Collections.Immutable;
+using NodaTime;
+using SetFirm.Core.Setting;
+using SetFirm.Core.Weather;
+
+namespace SetFirm.Core.PourDay;
+
+/// <summary>An hour in which a pour might begin, judged.</summary>
+/// <param name="Local">At the site.</param>
+/// <param name="At">First water.</param>
+/// <param name="Odds">What comes of it.</param>
+public sealed record RankedStart(LocalDateTime Local, Instant At, StartOdds Odds);
+
+/// <summary>Every hour ahead in which one might begin.</summary>
+/// <param name="Hours">By day and hour.</param>
+/// <param name="Best">The best few, the best first; none where none will do.</param>
+/// <param name="Members">Ways it may go that each was judged by.</param>
+public sealed record StartRanking(ImmutableArray<RankedStart> Hours, ImmutableArray<RankedStart> Best, int Members)
+{
+    /// <summary>Ways it may go.</summary>
+    public const int MemberCount = 200;
+
+    private const int BestFew = 5;
+
+    /// <summary>Two starts of one chance differ by less than this, 0-1.</summary>
+    private const double SameChance = 0.05;
+
+    /// <summary>An hour that goes well less often is not proposed.</summary>
+    private const double LeastChance = 0.5;
+
+    /// <summary>The day must have room in the forecast: past its end nothing is known.</summary>
+    private static readonly Duration Room = Duration.FromHours(12);
+
+    public static StartRanking None { get; } = new([], [], 0);
+
+    /// <summary>Follows each hour through many ways the weather and the mix may go.</summary>
+    /// <param name="task">As said; its own day and hour do not matter.</param>
+    /// <param name="weather">Hours at the site; only what was given is ranked.</param>
+    /// <param name="notBefore">Something else has to be done first.</param>
+    public static StartRanking Of(PourTask task, HourlyWeather weather, Instant? notBefore = null)
+    {
+        ArgumentNullException.ThrowIfNull(task);
+        ArgumentNullException.ThrowIfNull(weather);
+        if (task.Works is not var (from, until))
+        {
+            return None;
+        }
+
+        var starts = HoursOf(weather, task.Zone, from.Minute == 0 ? from.Hour : from.Hour + 1, until.Hour).Where(s => notBefore is not { } first || s.At >= first).ToArray();
+        var pour = DayPour.Of(task, task.Load, weather);
+        var judge = new DayJudge(pour, weather, PourSchedule.Of(task.Load, default).JointAge);
+        var odds = judge.Odds([.. starts.Select(s => s.At)], Setting.Members.Of(weather, MemberCount), DayPlanner.ManyPaths);
+        ImmutableArray<RankedStart> hours = [.. starts.Zip(odds, (s, o) => new RankedStart(s.Local, s.At, o))];
+        // Of hours as likely the one that is done first, then the one nearest.
+        var best = hours.Where(h => h.Odds.Chance >= LeastChance).OrderByDescending(h => Math.Round(h.Odds.Chance / SameChance)).ThenBy(h => h.Odds.DoneH.Median).ThenBy(h => h.At).Take(BestFew);
+        return new StartRanking(hours, [.. best], MemberCount);
+    }
+
+    private static IEnumerable<(LocalDateTime Local, Instant At)> HoursOf(HourlyWeather weather, DateTimeZone zone, int from, int until)
+    {
+        var last = weather.End.InZone(zone).Date;
+        for (var date = weather.Start.InZone(zone).Date; date <= last; date = date.PlusDays(1))
+        {
+            for (var hour = from; hour <= until; hour++)
+            {
+                var local = date + new LocalTime(hour, 0);
+                var at = local.InZoneLeniently(zone).ToInstant();
+                if (at >= weather.Start && at + Room <= weather.End && weather.At(at).SunWm2 > DayJudge.DarkWm2)
+                {
+                    yield return (local, at);
+                }
+            }
+        }
+    }
+}

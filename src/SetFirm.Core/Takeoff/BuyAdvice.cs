@@ -1,0 +1,251 @@
+using System.Collections.Immutable;
+using NodaTime;
+using SetFirm.Core.Curing;
+using SetFirm.Core.Findings;
+using SetFirm.Core.Formwork;
+using SetFirm.Core.Mixes;
+using SetFirm.Core.Quantities;
+using SetFirm.Core.Steel;
+
+namespace SetFirm.Core.Takeoff;
+
+/// <summary>Bags that a pour takes.</summary>
+/// <param name="Bag">Id.</param>
+/// <param name="Date">Of the pour.</param>
+/// <param name="Bags">How many, halves too.</param>
+public readonly record struct DatedBags(string Bag, LocalDate Date, double Bags);
+
+/// <summary>From everything the plan uses to what is bought, and for how much.</summary>
+public static class BuyAdvice
+{
+    /// <summary>A closed bag is good for so long, days. Source: site practice.</summary>
+    public const int BagKeepsDays = 90;
+
+    /// <summary>Bags for pours that come after the first ones have grown old are bought later.</summary>
+    /// <param name="bags">Of each pour, in the order in which they are poured.</param>
+    /// <param name="remarks">Takes a note for each time that one goes to the shop again.</param>
+    public static void CheckAge(IReadOnlyList<DatedBags> bags, Remarks remarks)
+    {
+        ArgumentNullException.ThrowIfNull(bags);
+        ArgumentNullException.ThrowIfNull(remarks);
+        foreach (var kind in bags.GroupBy(b => b.Bag))
+        {
+            var left = kind.OrderBy(b => b.Date).ToList();
+            for (var first = true; left.Count > 0; first = false)
+            {
+                var (from, fresh) = (left[0].Date, left.TakeWhile(b => Period.DaysBetween(left[0].Date, b.Date) <= BagKeepsDays).ToArray());
+                if (!first)
+                {
+                    remarks.Note(Places.Buy.Self, new Notice.BagsGrowOld(kind.Key, Math.Ceiling(fresh.Sum(b => b.Bags) - 1e-9), from, BagKeepsDays));
+                }
+
+                left.RemoveRange(0, fresh.Length);
+            }
+        }
+    }
+
+    public const string TripId = "trip";
+    public const string DeliveryId = "delivery";
+
+    public const double TripPrice = 6;
+    public const double DeliveryPrice = 55;
+
+    /// <summary>Plastic laps and hangs over; tape goes along its joins, sheets being 4 m wide. Source: site practice.</summary>
+    private const double PlasticLap = 1.15;
+
+    private const double PlasticWideM = 4;
+
+    /// <summary>Screws to a stake, and to the end of a board. Source: site practice.</summary>
+    private const int ScrewsEach = 2;
+
+    /// <summary>Two coats on a counter. Source: common labels.</summary>
+    private const int SealerCoats = 2;
+
+    /// <param name="job">What is used.</param>
+    /// <param name="terms">Prices, shed and car.</param>
+    /// <param name="ways">What ways to get the concrete are weighed by.</param>
+    /// <param name="recipe">The job's first mix.</param>
+    /// <param name="remarks">Takes findings and reasons.</param>
+    public static BuyPlan Plan(BuyJob job, BuyTerms terms, WaysContext ways, Recipe recipe, Remarks remarks)
+    {
+        ArgumentNullException.ThrowIfNull(job);
+        ArgumentNullException.ThrowIfNull(terms);
+        ArgumentNullException.ThrowIfNull(ways);
+        ArgumentNullException.ThrowIfNull(remarks);
+        var needs = job.Pours.SelectMany(p => Concrete(p, job.Sold)).Concat(Cuts(job)).Concat(job.Elements.SelectMany(e => Built(e, job))).Concat(Hands(job));
+        var shed = new Dictionary<string, double>();
+        foreach (var (good, amount) in terms.Shed)
+        {
+            shed[good] = amount;
+        }
+
+        var lines = Buying.Lines(needs, shed, terms.Prices);
+        var (kg, goods) = (lines.Sum(l => l.Kg), lines.Sum(l => l.Cost));
+        var trips = Buying.Trips(kg, terms.PayloadKg);
+        var carry = new Carry(trips, terms.PayloadKg, trips * terms.Prices.Of(TripId, TripPrice), terms.Prices.Of(DeliveryId, DeliveryPrice));
+        var cost = goods + terms.ExtrasMoney + carry.Money;
+        CheckShed(lines, terms, remarks);
+        CheckCar(lines, terms, remarks);
+        var m3 = ways.OrderL / 1000;
+        var plan = new BuyPlan(
+            lines, terms.ExtrasMoney, cost, PerElement(lines, job, cost - goods), lines.Where(l => l.Good.Group == GoodGroup.Concrete).Sum(l => l.Cost), kg, carry, m3,
+            Supply(recipe, m3, ways, terms));
+        Explain(plan, goods, job, ways, remarks);
+        return plan;
+    }
+
+    private static IEnumerable<Need> Concrete(PourMeasured pour, UnitSystem sold)
+    {
+        double? Measured(MeasuredThing what) => pour.Batched > 0 && pour.MeasuredOut.FirstOrDefault(m => m.What == what) is { } measured ? measured.Kg * pour.Units / pour.Batched : null;
+        return RecipeNeeds.Of(pour.Recipe, pour.Units, sold, Measured);
+    }
+
+    private static IEnumerable<Need> Cuts(BuyJob job) =>
+        job.Boards.SelectMany(list => list.Layout.Boards.Select(board => new Need(Goods.Board(Lumber.Find(list.Stock)!, board.StockMm / 1000), 1)))
+            .Concat(job.Bars.Where(l => Bars.Find(l.Stock) is not null).SelectMany(list => list.Layout.Boards.Select(bar => new Need(Goods.Bar(Bars.Find(list.Stock)!, bar.StockMm / 1000), 1))));
+
+    private static IEnumerable<Need> Built(BuyElement built, BuyJob job)
+    {
+        var (cast, steel) = (built.Cast, built.Steel);
+        var area = cast.Plan.NetArea.SquareMetres * cast.Count;
+        IEnumerable<Need> needs =
+        [
+            new(Goods.BaseStone, built.Dig?.BaseMass.Kilograms ?? 0),
+            .. built.Forms is { } forms ? Forms(forms, built) : [],
+            .. built.Mould is { } mould ? Mould(mould) : [],
+            new(Goods.MeshSheet, steel.SheetCount),
+            new(Goods.Fibre, steel.Fibre.Kilograms),
+            new(Goods.Scrim, steel.ScrimM2),
+            new(Goods.Chair, steel.Layout.Chairs),
+            new(Goods.TieWire, steel.Layout.Ties),
+            new(Goods.IsolationStrip, built.IsolationM),
+            new(Goods.BondBreaker, built.BondBreakerM),
+            new(Goods.Pebbles, built.PebbleKg),
+            .. job.Plastic && built.Dig is not null ? Plastic(area) : [],
+            .. Cover(job.Method, area),
+            new(Goods.Sealer, built.Sealed ? area * SealerCoats / Goods.SealerCoversM2 : 0),
+        ];
+        return needs.Select(n => n with { Element = built.Index });
+    }
+
+    private static IEnumerable<Need> Forms(FormsPlan plan, BuyElement built)
+    {
+        var forms = plan.Boards;
+        var (pieces, splices) = (forms.Boards.Sum(r => r.PiecesM.Length), forms.Boards.Sum(r => r.PiecesM.Length - 1));
+        var insideM = forms.Boards.Sum(r => r.InsideM) + forms.Bends.Sum(b => b.InsideM);
+        return
+        [
+            new(Goods.Stake, forms.Stakes.Length),
+            new(Goods.SplicePlate, splices),
+            new(Goods.FormScrew, (forms.Stakes.Length + (pieces * 2) + (splices * 2)) * ScrewsEach),
+            new(Goods.BendStrip, forms.Bends.Sum(b => b.CutM)),
+            new(Goods.ReleaseOil, insideM * built.Cast.FormHeight.Metres / Goods.OilCoversM2),
+        ];
+    }
+
+    private static IEnumerable<Need> Mould(MouldPlan mould) =>
+    [
+        new(Goods.Sheet(mould.SheetMm), mould.Sheets),
+        new(Goods.MouldScrew, mould.Screws),
+        new(Goods.SeamSealant, mould.Cartridges),
+        new(Goods.BendStrip, mould.StripM * mould.Moulds),
+        new(Goods.ReleaseOil, mould.OiledM2 / Goods.OilCoversM2),
+    ];
+
+    private static IEnumerable<Need> Cover(CuringMethod method, double areaM2) => method switch
+    {
+        CuringMethod.Bare => [],
+        CuringMethod.Burlap => [new Need(Goods.Burlap, areaM2 * PlasticLap)],
+        CuringMethod.BurlapUnderPlastic => [new Need(Goods.Burlap, areaM2 * PlasticLap), .. Plastic(areaM2)],
+        CuringMethod.Plastic or CuringMethod.InForm => Plastic(areaM2),
+        CuringMethod.Ponding => [],
+        CuringMethod.Compound => [new Need(Goods.CuringCompound, areaM2 / Goods.CompoundCoversM2)],
+        CuringMethod.CureAndSeal => [new Need(Goods.CureAndSeal, areaM2 / Goods.CompoundCoversM2)],
+        _ => throw new System.Diagnostics.UnreachableException(),
+    };
+
+    private static IEnumerable<Need> Plastic(double areaM2) => [new Need(Goods.Plastic, areaM2 * PlasticLap), new Need(Goods.Tape, areaM2 * PlasticLap / PlasticWideM)];
+
+    // Everyone who mixes has gloves and goggles; a mask a day.
+    private static IEnumerable<Need> Hands(BuyJob job) => job.Elements.IsEmpty ? [] :
+        [new Need(Goods.Gloves, job.Hands), new Need(Goods.Goggles, job.Hands), new Need(Goods.DustMask, job.Hands * Math.Max(1, job.Pours.Length))];
+
+    // What is one element's is its own; the rest is shared out by volume.
+    private static ImmutableArray<(int Element, double Money)> PerElement(ImmutableArray<BuyLine> lines, BuyJob job, double besides)
+    {
+        var costs = job.Elements.ToDictionary(e => e.Index, _ => 0.0);
+        var (volume, shared) = (job.OrderL, besides);
+        foreach (var line in lines)
+        {
+            var own = line.ByElement.Sum(e => e.Amount);
+            foreach (var (element, amount) in line.ByElement)
+            {
+                costs[element] += line.Cost * amount / line.Used;
+            }
+
+            shared += line.Cost * (1 - (own / line.Used));
+        }
+
+        return [.. job.Elements.Select(e => (e.Index, costs[e.Index] + (volume > 0 ? shared * e.OrderL / volume : 0)))];
+    }
+
+    private static SupplyComparison Supply(Recipe recipe, double m3, WaysContext ways, BuyTerms terms)
+    {
+        var bagged = recipe as BaggedRecipe ?? BaggedRecipe.Of(Usual(ways.Sold), Usual(ways.Sold).MiddleWater, 0, recipe.Containers, recipe.Doses)!;
+        var usual = ways.Uses.SelectMany(u => MixUses.Ways(u)).FirstOrDefault() ?? MixUses.Ways(MixUse.Slab)[0];
+        var loose = recipe as PartsRecipe ?? PartsRecipe.Of(usual.Parts, usual.StoneMm, usual.Consistency, Moisture.Damp, recipe.Containers, recipe.Doses)
+            ?? PartsRecipe.Of(new Parts(1, 2, 3), 20, Consistency.Plastic, Moisture.Damp, recipe.Containers, [])!;
+        SupplyWay Way(SupplyKind kind, Recipe of)
+        {
+            (double Cost, double Kg) Goods(double v) => Buying.Total(RecipeNeeds.Of(of, Units(of, v), ways.Sold, _ => null), terms.Prices);
+            double Home(double kg) => Math.Min(Buying.Trips(kg, terms.PayloadKg) * terms.Prices.Of(TripId, TripPrice), terms.Prices.Of(DeliveryId, DeliveryPrice));
+            return new SupplyWay(kind, v => Goods(v) is var (cost, kg) ? cost + Home(kg) : 0, v => Takeoff.Ways.PacedHours(of.Unit, v * 1000, ways), v => Goods(v).Kg);
+        }
+
+        var truck = TruckPrice.Of(terms.Prices);
+        return SupplyComparison.Of(
+            [Way(SupplyKind.Bags, bagged), Way(SupplyKind.Loose, loose), new SupplyWay(SupplyKind.Truck, truck.Cost, v => Takeoff.Ways.TruckHours(v * 1000, ways), _ => 0)], m3, terms.HourWorth);
+    }
+
+    private static int Units(Recipe of, double m3) => (int)Math.Min(1e8, Math.Max(1, Math.Ceiling((m3 / of.Unit.Yield.CubicMetres) - 1e-9)));
+
+    private static BagMix Usual(UnitSystem sold) => BagCatalogue.Find(sold == UnitSystem.Us ? BagCatalogue.DefaultUs : BagCatalogue.DefaultMetric)!;
+
+    private static void CheckShed(ImmutableArray<BuyLine> lines, BuyTerms terms, Remarks remarks)
+    {
+        for (var i = 0; i < terms.Shed.Length; i++)
+        {
+            if (terms.Shed[i].Amount == 0 && lines.FirstOrDefault(l => l.Good.Id == terms.Shed[i].Good) is { } line)
+            {
+                var at = Places.Buy.ShedAmount(i);
+                remarks.Note(
+                    at, new Notice.ShedHoldsNothing(Used: line.Used, Good: line.Good.Id),
+                    new Remedy(new Mend.EnoughInShed(Used: line.Used, SavesMoney: line.Cost, Good: line.Good.Id), [new Edit(at, Number: line.Used)]));
+            }
+        }
+    }
+
+    private static void CheckCar(ImmutableArray<BuyLine> lines, BuyTerms terms, Remarks remarks)
+    {
+        var heaviest = lines.SelectMany(l => l.Packs.Select(p => (l.Good, Kg: p.Pack.Size * l.Good.KgPerUnit))).OrderByDescending(p => p.Kg).FirstOrDefault();
+        if (heaviest.Good is { } good && heaviest.Kg > terms.PayloadKg)
+        {
+            remarks.Note(Places.Buy.Payload, new Notice.TooHeavyForCar(MostKg: heaviest.Kg, PayloadKg: terms.PayloadKg, Good: good.Id));
+        }
+    }
+
+    private static void Explain(BuyPlan plan, double goods, BuyJob job, WaysContext ways, Remarks remarks)
+    {
+        var carry = plan.Carry;
+        remarks.Why(new Why.Cost(GoodsMoney: goods, ExtrasMoney: plan.ExtrasMoney, HomeMoney: carry.Money), plan.CostMoney, Source.SitePractice);
+        remarks.Why(new Why.PerLitre(ConcreteMoney: plan.ConcreteMoney, OrderL: job.OrderL), job.OrderL > 0 ? plan.ConcreteMoney / job.OrderL : 0, Source.SitePractice);
+        remarks.Why(new Why.Load(Lines: plan.Lines.Length), plan.Kg, Source.SitePractice);
+        remarks.Why(
+            new Why.Trips(MassKg: plan.Kg, PayloadKg: carry.PayloadKg, TripsMoney: carry.TripsMoney, DeliveryMoney: carry.DeliveryMoney), carry.Trips, Source.SitePractice);
+        var truck = TruckPrice.Of(ways.Prices);
+        remarks.Why(
+            new Why.TruckCost(
+                OrderedM3: TruckPrice.OrderedM3(plan.M3), PerM3Money: truck.PerM3, MinimumM3: truck.MinimumM3, ShortMoney: truck.ShortPerM3, DeliveryMoney: truck.Delivery),
+            truck.Cost(plan.M3), Source.SitePractice);
+    }
+}

@@ -1,0 +1,83 @@
+using System.Collections.Immutable;
+using SetFirm.Core.Curing;
+using SetFirm.Core.Formwork;
+using SetFirm.Core.Ground;
+using SetFirm.Core.Mixes;
+using SetFirm.Core.Quantities;
+using SetFirm.Core.Shapes;
+using SetFirm.Core.Steel;
+
+namespace SetFirm.Core.Takeoff;
+
+/// <summary>Prices, shed and car, checked.</summary>
+/// <param name="Prices">Noted and typical.</param>
+/// <param name="Shed">What is there already, in the order in which it is said.</param>
+/// <param name="PayloadKg">The car carries.</param>
+/// <param name="HourWorth">Money that an hour counts.</param>
+/// <param name="ExtrasMoney">Things besides.</param>
+public sealed record BuyTerms(PriceBook Prices, ImmutableArray<(string Good, double Amount)> Shed, double PayloadKg, double HourWorth, double ExtrasMoney);
+
+/// <summary>What an element takes besides concrete.</summary>
+/// <param name="Index">Of the element.</param>
+/// <param name="Cast">Its shape.</param>
+/// <param name="OrderL">Concrete, waste included: whole-job things are shared out by it.</param>
+/// <param name="Dig">Null where nothing is dug.</param>
+/// <param name="Forms">Null where no boards hold it.</param>
+/// <param name="Mould">Null where it is cast in none.</param>
+/// <param name="Steel">In it.</param>
+/// <param name="IsolationM">Strip at walls, posts and drains.</param>
+/// <param name="BondBreakerM">Between it and panels poured before.</param>
+/// <param name="Sealed">It is sealed as such things are.</param>
+/// <param name="PebbleKg">Stones set in it.</param>
+public sealed record BuyElement(
+    int Index, CastShape Cast, double OrderL, Dig? Dig, FormsPlan? Forms, MouldPlan? Mould, SteelPlan Steel, double IsolationM, double BondBreakerM, bool Sealed, double PebbleKg);
+
+/// <summary>What one pour measures out.</summary>
+/// <param name="Recipe">Its mix.</param>
+/// <param name="Units">Of it, with what of an opened bag is lost.</param>
+/// <param name="Batched">Units that were measured out; 0 where nothing is batched yet.</param>
+/// <param name="MeasuredOut">Of each thing.</param>
+public sealed record PourMeasured(Recipe Recipe, int Units, int Batched, IReadOnlyList<Measure> MeasuredOut);
+
+/// <summary>Everything that a job uses.</summary>
+/// <param name="Elements">What each takes.</param>
+/// <param name="Boards">Cut lists.</param>
+/// <param name="Bars">Cut lists.</param>
+/// <param name="Plastic">Plastic lies under it.</param>
+/// <param name="Method">How it is kept wet.</param>
+/// <param name="Hands">People.</param>
+/// <param name="Pours">What each measures out.</param>
+/// <param name="Sold">Where.</param>
+public sealed record BuyJob(
+    ImmutableArray<BuyElement> Elements, ImmutableArray<CutList> Boards, ImmutableArray<CutList> Bars, bool Plastic, CuringMethod Method, int Hands, ImmutableArray<PourMeasured> Pours,
+    UnitSystem Sold)
+{
+    public double OrderL => Elements.Sum(e => e.OrderL);
+}
+
+/// <summary>How it comes home.</summary>
+/// <param name="Trips">With the car.</param>
+/// <param name="PayloadKg">It carries.</param>
+/// <param name="TripsMoney">All of them.</param>
+/// <param name="DeliveryMoney">Brought instead.</param>
+public sealed record Carry(int Trips, double PayloadKg, double TripsMoney, double DeliveryMoney)
+{
+    /// <summary>Whichever costs less.</summary>
+    public double Money => Math.Min(TripsMoney, DeliveryMoney);
+
+    public bool Delivered => DeliveryMoney < TripsMoney;
+}
+
+/// <summary>What is bought, and what it costs.</summary>
+/// <param name="Lines">Everything, the concrete first.</param>
+/// <param name="ExtrasMoney">Things besides.</param>
+/// <param name="CostMoney">All together, the way home included.</param>
+/// <param name="ElementMoney">Of each element, whole-job things shared out by volume.</param>
+/// <param name="ConcreteMoney">The concrete alone.</param>
+/// <param name="Kg">To carry home.</param>
+/// <param name="Carry">How it comes home.</param>
+/// <param name="M3">The job's volume, hold-back included.</param>
+/// <param name="Supply">Bags against loose against truck.</param>
+public sealed record BuyPlan(
+    ImmutableArray<BuyLine> Lines, double ExtrasMoney, double CostMoney, ImmutableArray<(int Element, double Money)> ElementMoney, double ConcreteMoney, double Kg, Carry Carry, double M3,
+    SupplyComparison Supply);

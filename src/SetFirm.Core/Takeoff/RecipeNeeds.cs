@@ -1,0 +1,48 @@
+using SetFirm.Core.Mixes;
+using SetFirm.Core.Quantities;
+
+namespace SetFirm.Core.Takeoff;
+
+/// <summary>What a recipe is made of, to be bought.</summary>
+public static class RecipeNeeds
+{
+    /// <param name="recipe">Of the mix.</param>
+    /// <param name="units">Of it: half bags, or quarter containers of cement.</param>
+    /// <param name="sold">Where.</param>
+    /// <param name="measured">Dry kilograms that measuring in quarters takes, of a thing; null where nothing is batched yet.</param>
+    public static IEnumerable<Need> Of(Recipe recipe, int units, UnitSystem sold, Func<MeasuredThing, double?> measured)
+    {
+        ArgumentNullException.ThrowIfNull(recipe);
+        ArgumentNullException.ThrowIfNull(measured);
+        return recipe switch
+        {
+            BaggedRecipe bagged => Bags(bagged, units, sold).Concat(Doses(recipe, units)),
+            PartsRecipe parts => Parts(parts, units, sold, measured).Concat(Doses(recipe, units)),
+            _ => throw new System.Diagnostics.UnreachableException(),
+        };
+    }
+
+    private static IEnumerable<Need> Bags(BaggedRecipe recipe, int units, UnitSystem sold)
+    {
+        var count = (double)units / BaggedRecipe.UnitsPerBag;
+        return [new Need(Goods.Bag(recipe.Bag), count), new Need(Goods.Cement(sold), count * recipe.CementAddedKg)];
+    }
+
+    // Bought as it lies: the water that sand and stone carry is weighed with them.
+    private static IEnumerable<Need> Parts(PartsRecipe recipe, int units, UnitSystem sold, Func<MeasuredThing, double?> measured)
+    {
+        var (total, mix) = (recipe.Unit.Yield.CubicMetres * units, recipe.Proportions);
+        double Kg(MeasuredThing what, double perM3) => measured(what) ?? perM3 * total;
+        return
+        [
+            new Need(Goods.Cement(sold), Kg(MeasuredThing.Cement, mix.CementKg)),
+            new Need(Goods.Sand, Kg(MeasuredThing.Sand, mix.SandKg) * (1 + Moistures.SandWaterShare(recipe.Moisture))),
+            new Need(Goods.Stone, Kg(MeasuredThing.Stone, mix.StoneKg) * (1 + Moistures.StoneWaterShare(recipe.Moisture))),
+            new Need(Goods.Ballast, Kg(MeasuredThing.Ballast, mix.BallastKg) * (1 + Moistures.BallastWaterShare(recipe.Moisture))),
+        ];
+    }
+
+    private static IEnumerable<Need> Doses(Recipe recipe, int units) => recipe.Doses.Select(dose => dose.Kind == Additive.Pigment
+        ? new Need(Goods.Pigment, recipe.PigmentKg(units) ?? 0)
+        : new Need(Goods.Additive(dose.Kind), recipe.DosesIn(dose, units)));
+}

@@ -1,0 +1,270 @@
+using System.Collections.Immutable;
+using System.Globalization;
+using SetFirm.Core.Batching;
+using SetFirm.Core.Mixes;
+using SetFirm.Core.Quantities;
+
+namespace SetFirm.Core.Takeoff;
+
+/// <summary>How the concrete is got.</summary>
+public enum WayKind
+{
+    Bagged,
+    Parts,
+    Truck,
+}
+
+/// <summary>Why a way does not do.</summary>
+public enum WayMisfit
+{
+    TooWeak,
+    TooMuchWater,
+    NoAir,
+    SectionTooThin,
+    SectionTooThick,
+    StoneTooLarge,
+    NotInThisMixer,
+}
+
+/// <summary>One way to get the concrete.</summary>
+/// <param name="Kind">How.</param>
+/// <param name="Bag">Id of the bag; null where it is none.</param>
+/// <param name="WaterPerBag">Text for the job: empty takes the middle of the bag's range.</param>
+/// <param name="CementAddedPct">Cement added to a bag, of its mass.</param>
+/// <param name="School">Which parts; null where they are none.</param>
+/// <param name="Parts">By loose volume.</param>
+/// <param name="StoneMm">Largest stone.</param>
+/// <param name="Consistency">It is meant for.</param>
+/// <param name="AirEntrained">Air is stirred in.</param>
+/// <param name="F28Mpa">To expect.</param>
+/// <param name="WaterCement">By mass; null where not told.</param>
+/// <param name="Cost">What is in it, as bought; money.</param>
+/// <param name="PerLitre">Money for a litre placed.</param>
+/// <param name="Hours">Of work, all hands together; null where it cannot be batched here.</param>
+/// <param name="Kg">To carry.</param>
+/// <param name="Misfits">Why it does not do; none where it does.</param>
+/// <param name="Proposed">The cheapest that does, work counted.</param>
+/// <param name="Taken">It is the job's own.</param>
+public sealed record Way(
+    WayKind Kind,
+    string? Bag,
+    string? WaterPerBag,
+    double CementAddedPct,
+    PartsSchool? School,
+    Parts? Parts,
+    double StoneMm,
+    Consistency? Consistency,
+    bool AirEntrained,
+    double F28Mpa,
+    double? WaterCement,
+    double Cost,
+    double PerLitre,
+    double? Hours,
+    double Kg,
+    ImmutableArray<WayMisfit> Misfits,
+    bool Proposed,
+    bool Taken);
+
+/// <summary>What ways are weighed by.</summary>
+/// <param name="Demand">What the concrete has to be.</param>
+/// <param name="Uses">What it is for.</param>
+/// <param name="OrderL">Litres with waste and hold-back.</param>
+/// <param name="Sold">Whose bags.</param>
+/// <param name="Bags">The user's own.</param>
+/// <param name="Prices">Noted.</param>
+/// <param name="Place">Mixer, crew and barrow run; null while they are not known.</param>
+/// <param name="HourWorth">Money that an hour counts.</param>
+public sealed record WaysContext(
+    MixDemand Demand, ImmutableArray<MixUse> Uses, double OrderL, UnitSystem Sold, ImmutableArray<BagMix> Bags, PriceBook Prices, MixingPlace? Place, double HourWorth);
+
+/// <summary>The ways to get the concrete, side by side.</summary>
+public static class Ways
+{
+    /// <summary>A skim's mortar wants this much cement more, per cent of its mass. Source: site practice.</summary>
+    public const double EnrichedPercent = 8;
+
+    private const double StepL = 0.05;
+
+    /// <summary>A barrow of concrete from the truck, litres, and what it takes to fill and tip, minutes. (tune)</summary>
+    private const double BarrowL = 60;
+
+    private const double BarrowMin = 2;
+
+    /// <summary>Metres a minute with a full barrow, there and back on a run counted one way.</summary>
+    private const double MetresAMinute = 30;
+
+    private static readonly ImmutableArray<double> TruckClasses = [20, 25, 30, 35, 40];
+
+    /// <summary>The one that is proposed first, then those that do, the cheapest first; then the rest.</summary>
+    /// <param name="context">What they are weighed by.</param>
+    /// <param name="said">The job's own mix.</param>
+    /// <param name="recipe">The same, planned; its containers and additives are those of every way.</param>
+    public static IReadOnlyList<Way> All(WaysContext context, MixSaid said, Recipe recipe)
+    {
+        var (containers, doses) = (recipe.Containers, recipe.Doses);
+        var moisture = said is MixSaid.ByParts { Moisture: var m } ? m : Moisture.Damp;
+        var found = Bags(context, containers, doses).Concat(Schools(context, moisture, containers, doses)).Append(Truck(context)).ToList();
+        // The job's own is told as the job has it: with its own water, and its own additives.
+        var mine = found.FindIndex(w => IsTaken(w, said));
+        if (mine >= 0)
+        {
+            var own = Weighed(recipe, context, found[mine].Kind);
+            var thickness = found[mine].Misfits.Where(m => m is WayMisfit.SectionTooThin or WayMisfit.SectionTooThick);
+            found[mine] = found[mine] with { F28Mpa = own.F28Mpa, WaterCement = own.WaterCement, Cost = own.Cost, PerLitre = own.PerLitre, Hours = own.Hours, Kg = own.Kg, Misfits = [.. own.Misfits, .. thickness] };
+        }
+
+        double All(Way w) => w.Cost + ((w.Hours ?? 0) * context.HourWorth);
+        var ordered = found.OrderBy(w => w.Misfits.Length > 0).ThenBy(All).ToList();
+        return [.. ordered.Select((w, i) => w with { Proposed = i == 0 && w.Misfits.Length == 0, Taken = IsTaken(w, said) })];
+    }
+
+    /// <summary>Hours of work, all hands together, for a volume of a recipe; null where it cannot be batched here.</summary>
+    public static double? Hours(BatchUnit unit, double litres, WaysContext context)
+    {
+        if (context.Place is not { Mixer: var mixer, Crew: var crew } place || place.Split(Volume.FromLitres(Math.Max(litres, 0.1)), unit) is not Batched.Fits { Plan: var plan })
+        {
+            return null;
+        }
+
+        double Cycle(int units) => mixer.Cycle(units * unit.BagsWorth, place.Barrow.Metres).TotalHours;
+        return ((plan.Units.SkipLast(1).Sum(Cycle) * crew.CycleFactor) + Cycle(plan.Units[^1])) * crew.Hands;
+    }
+
+    /// <summary>The same for a curve over volume: by full mixers, however many; a mixer that takes no unit is filled past its mark.</summary>
+    public static double PacedHours(BatchUnit unit, double litres, WaysContext context)
+    {
+        if (context.Place is not { Mixer: var mixer, Crew: var crew } place)
+        {
+            return 0;
+        }
+
+        var units = Math.Max(1, Math.Floor(mixer.Capacity.CubicMetres / unit.Yield.CubicMetres));
+        var batches = Math.Max(1, Math.Ceiling((litres / unit.Yield.Litres / units) - 1e-9));
+        return batches * mixer.Cycle(units * unit.BagsWorth, place.Barrow.Metres).TotalHours * crew.CycleFactor * crew.Hands;
+    }
+
+    /// <summary>Barrows from a truck.</summary>
+    public static double TruckHours(double litres, WaysContext context) => Math.Ceiling(litres / BarrowL) * (BarrowMin + ((context.Place?.Barrow.Metres ?? 0) / MetresAMinute)) / 60;
+
+    private static IEnumerable<Way> Bags(WaysContext context, Containers containers, IReadOnlyList<Dose> doses)
+    {
+        var skim = context.Uses.Contains(MixUse.Skim);
+        foreach (var bag in BagCatalogue.All.Where(b => SoldIn(b, context.Sold)).Concat(context.Bags))
+        {
+            // The middle of its range, or less where the weather asks for less.
+            var most = context.Demand.MostWaterCement * bag.Mass.Kilograms * bag.Cement ?? double.PositiveInfinity;
+            var litres = most >= bag.MiddleWater.Litres ? bag.MiddleWater.Litres : Math.Max(bag.LeastWater.Litres, Math.Floor(most / StepL) * StepL);
+            var added = skim && bag.Kind == BagKind.Mortar ? EnrichedPercent : 0;
+            if (BaggedRecipe.Of(bag, Volume.FromLitres(litres), added, containers, doses) is { } recipe)
+            {
+                var way = Weighed(recipe, context, WayKind.Bagged);
+                yield return way with
+                {
+                    Bag = bag.Id,
+                    WaterPerBag = litres < bag.MiddleWater.Litres ? string.Create(CultureInfo.InvariantCulture, $"{litres:0.00} L") : "",
+                    CementAddedPct = added,
+                    Misfits = [.. way.Misfits, .. Thickness(bag, context.Demand)],
+                };
+            }
+        }
+    }
+
+    private static IEnumerable<Way> Schools(WaysContext context, Moisture moisture, Containers containers, IReadOnlyList<Dose> doses)
+    {
+        foreach (var usual in context.Uses.SelectMany(u => MixUses.Ways(u)).DistinctBy(w => w.School))
+        {
+            // Where it freezes wet, air is stirred in.
+            var airy = context.Demand.AirShare > 0 && doses.All(d => d.Kind != Additive.AirEntrainer) ? [.. doses, new Dose(Additive.AirEntrainer, 1)] : doses;
+            if (PartsRecipe.Of(usual.Parts, usual.StoneMm, usual.Consistency, moisture, containers, airy) is { } recipe)
+            {
+                yield return Weighed(recipe, context, WayKind.Parts) with
+                {
+                    School = usual.School,
+                    Parts = usual.Parts,
+                    StoneMm = usual.StoneMm,
+                    Consistency = usual.Consistency,
+                    AirEntrained = airy.Any(d => d.Kind == Additive.AirEntrainer),
+                };
+            }
+        }
+    }
+
+    private static Way Truck(WaysContext context)
+    {
+        var demand = context.Demand;
+        var asked = TruckClasses.FirstOrDefault(c => c >= demand.LeastMpa, TruckClasses[^1]);
+        var cost = TruckPrice.Of(context.Prices).Cost(context.OrderL / 1000);
+        return new Way(
+            WayKind.Truck, null, null, 0, null, null, 0, null, demand.AirShare > 0, asked, null, cost, PerLitre(cost, context), TruckHours(context.OrderL, context), 0,
+            demand.MostStoneMm < 10 ? [WayMisfit.StoneTooLarge] : asked < demand.LeastMpa ? [WayMisfit.TooWeak] : [], false, false);
+    }
+
+    private static Way Weighed(Recipe recipe, WaysContext context, WayKind kind)
+    {
+        var units = (int)Math.Min(int.MaxValue / 4, Math.Ceiling((context.OrderL / recipe.Unit.Yield.Litres) - 1e-9));
+        var (cost, kg) = Buying.Total(RecipeNeeds.Of(recipe, Math.Max(1, units), context.Sold, _ => null), context.Prices);
+        var hours = Hours(recipe.Unit, context.OrderL, context);
+        ImmutableArray<WayMisfit> misfits = context.Place is not null && hours is null ? [.. Misfits(recipe, context.Demand), WayMisfit.NotInThisMixer] : [.. Misfits(recipe, context.Demand)];
+        return new Way(
+            kind, null, null, 0, null, null, recipe.StoneMm, null, false, recipe.Mix.F28.Megapascals, recipe.Mix.WaterCement, cost, PerLitre(cost, context),
+            hours, kg, misfits, false, false);
+    }
+
+    private static double PerLitre(double cost, WaysContext context) => context.OrderL > 0 ? cost / context.OrderL : 0;
+
+    private static IEnumerable<WayMisfit> Misfits(Recipe recipe, MixDemand demand)
+    {
+        const double slack = 1e-9;
+        if (recipe.Mix.F28.Megapascals < demand.LeastMpa - slack)
+        {
+            yield return WayMisfit.TooWeak;
+        }
+
+        if (recipe.Mix.WaterCement > demand.MostWaterCement + slack)
+        {
+            yield return WayMisfit.TooMuchWater;
+        }
+
+        if (recipe.Mix.AirShare < demand.AirShare - slack)
+        {
+            yield return WayMisfit.NoAir;
+        }
+
+        if (recipe.StoneMm > demand.MostStoneMm + slack)
+        {
+            yield return WayMisfit.StoneTooLarge;
+        }
+    }
+
+    private static IEnumerable<WayMisfit> Thickness(BagMix bag, MixDemand demand)
+    {
+        if (demand.ThinnestMm < bag.LeastThickness.Millimetres)
+        {
+            yield return WayMisfit.SectionTooThin;
+        }
+
+        if (demand.ThickestMm > bag.MostThickness?.Millimetres)
+        {
+            yield return WayMisfit.SectionTooThick;
+        }
+    }
+
+    private static bool IsTaken(Way way, MixSaid said) => said switch
+    {
+        MixSaid.Bagged bagged => bagged.Bag.Id == way.Bag && bagged.CementAddedPct == way.CementAddedPct,
+        MixSaid.ByParts parts => way.Parts == parts.Parts,
+        _ => throw new System.Diagnostics.UnreachableException(),
+    };
+
+    // Bags of the catalogue are named by the unit their mass is sold in.
+    private static bool SoldIn(BagMix bag, UnitSystem sold) => bag.Id.EndsWith("lb", StringComparison.Ordinal) == (sold == UnitSystem.Us) || !HasMetricTwin(bag);
+
+    // Only general concrete comes in metric bags in the catalogue; every other kind is offered everywhere.
+    private static bool HasMetricTwin(BagMix bag) => bag.Kind == BagKind.General;
+
+    /// <summary>The first bag that would do, to be taken instead.</summary>
+    public static BagInstead? Bag(IReadOnlyList<Way> ways) =>
+        ways.FirstOrDefault(w => w.Kind == WayKind.Bagged && w.Misfits.Length == 0) is { Bag: { } bag, WaterPerBag: { } water } way
+            ? new BagInstead(bag, water, way.CementAddedPct, way.F28Mpa, way.Cost)
+            : null;
+}

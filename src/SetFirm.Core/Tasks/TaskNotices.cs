@@ -1,0 +1,20 @@
+namespace SetFirm.Core.Findings;
+
+public abstract partial record Notice
+{
+    public sealed record HeavyPiece(double MassKg, double LimitKg, double MachineKg) : Notice;
+
+    public sealed record CausticCement : Notice;
+
+    public sealed record DustWhenTipping : Notice;
+
+    public sealed record HeavyLift(double MassKg, double LimitKg) : Notice;
+
+    public sealed record MixerGuard : Notice;
+
+    public sealed record MarkServices : Notice;
+
+    public sealed record WashOut : Notice;
+
+    public sealed record StructuralWork : Notice;
+}

@@ -1,0 +1,106 @@
+using System.Collections.Immutable;
+using SetFirm.Core.Formwork;
+using SetFirm.Core.Ground;
+using SetFirm.Core.Planning;
+using SetFirm.Core.Shapes;
+using SetFirm.Core.Steel;
+using SetFirm.Core.Tasks;
+
+namespace SetFirm.Core.Telling;
+
+/// <summary>What is dug, set out, boarded and tied, as it is shown.</summary>
+internal static class BuildTelling
+{
+    public static BuildReport Of(ImmutableArray<ElementPlan> elements, BuildPlan plan) => new(
+        [.. elements.Select(e => Element(e, e.Build!, plan.StringMm))],
+        plan.Dig is null ? null : Dig(plan.Dig),
+        plan.StringMm,
+        [.. plan.Boards.Select(Cuts)],
+        [.. plan.Bars.Select(Cuts)],
+        plan.Boards.Sum(l => l.Layout.Boards.Length),
+        plan.Bars.Sum(l => l.Layout.Boards.Length),
+        plan.Stakes,
+        Inspections.For(Facts(elements)));
+
+    private static ElementBuildReport Element(ElementPlan element, ElementBuild built, double stringMm) => new(
+        element.Index,
+        built.Dig is null ? null : Dig(built.Dig),
+        built.CornersMm,
+        built.Diagonals,
+        built.Forms is null ? null : Forms(built.Forms, element, stringMm),
+        built.Mould is null ? null : Mould(built.Mould),
+        Steel(built.Steel),
+        built.IsolationM,
+        built.BondBreakerM);
+
+    private static DigReport Dig(Dig dig) => new(
+        dig.Depth.Millimetres, dig.BaseDepth.Millimetres, dig.Bank.CubicMetres, dig.Spoil.CubicMetres, dig.Base.CubicMetres, dig.BaseLoose.CubicMetres, dig.BaseMass.Kilograms, dig.Lifts);
+
+    private static FormsReport Forms(FormsPlan plan, ElementPlan element, double stringMm)
+    {
+        var forms = plan.Boards;
+        return new FormsReport(
+            plan.Board.Id,
+            plan.Board.Height.Millimetres,
+            plan.Board.Thickness.Millimetres,
+            plan.Gap.Millimetres,
+            plan.Corners,
+            [.. forms.Boards.Select(b => new RunReport(b.Edge, b.InsideM, b.CutM, b.PiecesM.Length))],
+            [.. forms.Bends.Select(b => new BendReport(b.Edge, b.RadiusM, b.InsideM, b.CutM, b.Strip.Kind, b.Strip.Thickness.Millimetres, b.Strip.LeastRadius.Metres))],
+            forms.Bends.Sum(b => b.CutM),
+            [.. forms.Stakes.Select(s => new StakeReport(s.At, s.Why, stringMm + ((element.Fall?.DownM(s.At) ?? 0) * 1000)))],
+            plan.StakeSpacing.Metres,
+            forms.Boards.Sum(b => b.PiecesM.Length - 1),
+            plan.Ties,
+            plan.PressureKpa);
+    }
+
+    private static MouldReport Mould(MouldPlan plan) => new(
+        plan.Mirrored, plan.Outline.Flat, plan.Mould.Parts, plan.Moulds, plan.SheetMm, plan.Sheets, plan.Screws, plan.SeamM, plan.Cartridges, plan.StripM, plan.Castings);
+
+    private static SteelReport Steel(SteelPlan plan) => new(
+        plan.School,
+        plan.Advised,
+        plan.Misfit,
+        plan.Barred ? plan.Bar.Id : "",
+        plan.Barred ? plan.Bar.Diameter.Millimetres : 0,
+        plan.School == SteelSchool.BarGrid ? plan.Spacing.Metres : 0,
+        plan.Layout.Sheets,
+        plan.SheetCount,
+        plan.Layout.Bars,
+        plan.BarM,
+        plan.Barred ? plan.BarMass.Kilograms : plan.Fibre.Kilograms,
+        plan.Layout.LapM,
+        plan.Layout.Chairs,
+        plan.Layout.Ties,
+        plan.Layout.CrossPieces,
+        plan.HeightsMm,
+        plan.CoverBelowMm,
+        plan.Layout.OffcutM2,
+        plan.ScrimM2,
+        plan.LongestM);
+
+    private static CutListReport Cuts(CutList list) => new(
+        list.Stock,
+        [.. list.Layout.Boards.Select(b => new StockReport(b.StockMm / 1000, [.. b.Cuts.Select(i => new CutReport(list.Cuts[i].LengthM, list.Cuts[i].For))]))],
+        list.Layout.LowerBound,
+        list.Layout.Verdict,
+        list.CutM,
+        list.Layout.StockMm / 1000);
+
+    private static InspectionFacts Facts(ImmutableArray<ElementPlan> elements) => new()
+    {
+        Boards = elements.Any(e => e.Build!.Forms is not null),
+        Stakes = elements.Any(e => e.Build!.Forms is { Boards.Stakes.Length: > 0 }),
+        Falls = elements.Any(e => e.Fall is { Fall.Grade: > 0 }),
+        Base = elements.Any(e => e.Build!.Dig is { BaseDepth.Metres: > 0 }),
+        Ground = elements.Any(e => e.Build!.Dig is not null),
+        Steel = elements.Any(e => e.Build!.Steel.Rusts),
+        Scrim = elements.Any(e => e.Build!.Steel.School == SteelSchool.Scrim),
+        Isolation = elements.Any(e => e.Build!.IsolationM > 0),
+        BondBreaker = elements.Any(e => e.Build!.BondBreakerM > 0),
+        Drain = elements.Any(e => e.Read.OpeningsFor(OpeningUse.Drain).Any()),
+        Mould = elements.Any(e => e.Build!.Mould is not null),
+        Overlay = elements.Any(e => e.Traits.OnOldConcrete),
+    };
+}

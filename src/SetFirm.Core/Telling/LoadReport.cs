@@ -1,0 +1,47 @@
+using NodaTime;
+using SetFirm.Core.Batching;
+using SetFirm.Core.Mixes;
+using SetFirm.Core.Shapes;
+
+namespace SetFirm.Core.Telling;
+
+/// <summary>The loads.</summary>
+/// <param name="CapacityL">Wet concrete the mixer takes.</param>
+/// <param name="Batches">In order.</param>
+/// <param name="Recipes">The different batches there are, the largest first.</param>
+/// <param name="MeasureOut">Everything measured out beforehand, all batches together.</param>
+/// <param name="LoadingOrder">What goes in when, and for how long.</param>
+/// <param name="StartToStartMin">From one batch to the next.</param>
+/// <param name="MixingMin">From the first water to the last batch placed.</param>
+/// <param name="JointAgeMin">Oldest age at which a batch is met by the next.</param>
+/// <param name="JointLimitMin">It must stay under this at the mix's temperature; null while the day is not known.</param>
+/// <param name="HoldBackL">Kept under plastic for patches, included.</param>
+/// <param name="HandsWanted">People for whom this is a day in comfort.</param>
+/// <param name="Tasks">Who does what.</param>
+public sealed record LoadReport(
+    double CapacityL,
+    IReadOnlyList<BatchReport> Batches,
+    IReadOnlyList<BatchRecipe> Recipes,
+    IReadOnlyList<Measure> MeasureOut,
+    IReadOnlyList<LoadingMove> LoadingOrder,
+    double StartToStartMin,
+    double MixingMin,
+    double JointAgeMin,
+    double? JointLimitMin,
+    double HoldBackL,
+    int HandsWanted,
+    IReadOnlyList<CrewTask> Tasks);
+
+/// <summary>One batch.</summary>
+/// <param name="Number">From 1.</param>
+/// <param name="Recipe">Which of the recipes, from 0.</param>
+/// <param name="VolumeL">Placed.</param>
+/// <param name="WaterAdded">Its clock starts; null while the day is not known.</param>
+/// <param name="Placed">It lies in the form.</param>
+/// <param name="Fills">Where it lies.</param>
+public sealed record BatchReport(int Number, int Recipe, double VolumeL, Instant? WaterAdded, Instant? Placed, IReadOnlyList<FillReport> Fills);
+
+/// <summary>Where a batch lies.</summary>
+/// <param name="Element">Index of the element.</param>
+/// <param name="Pieces">Round each part of it, in the plan of the element; empty where the element is not drawn by batches.</param>
+public sealed record FillReport(int Element, IReadOnlyList<IReadOnlyList<PlanPoint>> Pieces);

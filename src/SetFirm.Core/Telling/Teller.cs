@@ -1,0 +1,82 @@
+using System.Collections.Immutable;
+using NodaTime.Text;
+using SetFirm.Core.Findings;
+using SetFirm.Core.Job;
+using SetFirm.Core.Mixes;
+using SetFirm.Core.Planning;
+using SetFirm.Core.PourDay;
+using SetFirm.Core.Takeoff;
+
+namespace SetFirm.Core.Telling;
+
+/// <summary>Tells a plan: reports are projections of it, and nothing reads them back.</summary>
+public static class Teller
+{
+    private static readonly LocalTimePattern Clock = LocalTimePattern.CreateWithInvariantCulture("HH:mm");
+
+    /// <summary>What happens less often among the faults of a start is not told.</summary>
+    private const double Rare = 0.05;
+
+    public static PlanReport Tell(JobPlan plan)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var (pour, elements) = (plan.Pour, plan.Elements);
+        return new PlanReport
+        {
+            Shape = elements is { } shaped ? ShapeTelling.Of(shaped) : null,
+            Build = elements is { } built && plan.Build is not null ? BuildTelling.Of(built, plan.Build) : null,
+            Mix = plan.Recipe is not null && plan.Wanted is not null ? MixTelling.Of(plan, plan.Mixes[0]) : null,
+            OtherMixes = elements is null ? [] : [.. plan.Mixes.Where(m => m.Index != 0).Select(m => MixTelling.Of(plan, m))],
+            Pours = [.. plan.Pours.Select(Short)],
+            Pour = pour?.Load.Sketch.Id,
+            Load = pour is null || elements is null ? null : LoadTelling.Of(pour, elements.Value),
+            Buy = plan.Buy is null ? null : BuyTelling.Of(plan, plan.Buy),
+            Day = pour?.Day is null ? null : DayTelling.Of(pour.Day),
+            Cure = pour?.Cure is null ? null : CureTelling.Of(pour.Cure, pour),
+            Readings = plan.Readings,
+            Findings = plan.Findings,
+            Explanations = plan.Explanations,
+            Citations = [.. plan.Explanations.SelectMany(e => e.Sources).Distinct().Order().Select(Citations.Of)],
+            Steps = [.. Steps.Of(plan).Select(s => new StepReport(s.Step, s.State))],
+        };
+    }
+
+    /// <summary>Every hour in which one might begin.</summary>
+    public static StartsReport Tell(StartRanking ranking)
+    {
+        ArgumentNullException.ThrowIfNull(ranking);
+        return new StartsReport([.. ranking.Hours.Select(Hour)], [.. ranking.Best.Select(Hour)], ranking.Members);
+    }
+
+    /// <summary>When what is done, over every pour; one whose day is not known is left out.</summary>
+    public static CalendarReport Tell(ImmutableArray<PourPlan> pours) =>
+        new([.. pours.Where(p => p.Day is not null && p.Cure is not null).Select(p => new PourDates(p.Load.Sketch.Id, p.Load.Number, p.Day!.Start, p.Day.DoneBy, DayTelling.Of(p.Day).Passes, CureTelling.Of(p.Cure!, p)))]);
+
+    private static StartHour Hour(RankedStart start)
+    {
+        NodaTime.Instant After(double hours) => start.At + NodaTime.Duration.FromHours(hours);
+        var odds = start.Odds;
+        return new StartHour(
+            LocalDatePattern.Iso.Format(start.Local.Date), start.Local.Hour, start.At, odds.Chance, After(odds.DoneH.Median), After(odds.DoneH.Early), After(odds.DoneH.Late),
+            [.. odds.Faults.Where(f => f.Share >= Rare).Select(f => new FaultShare(f.Fault, f.Share))]);
+    }
+
+    private static PourReport Short(PourLoad pour)
+    {
+        var sketch = pour.Sketch;
+        return new PourReport(
+            sketch.Id,
+            pour.Number,
+            sketch.Said,
+            [.. sketch.Parts.Select(p => new PartReportOf(p.Element, p.Panels, p.Casting, p.Course))],
+            sketch.Mix,
+            sketch.Date is { } date ? LocalDatePattern.Iso.Format(date) : null,
+            pour.Start is { } time ? Clock.Format(time) : null,
+            pour.Task?.StartsAt,
+            sketch.Litres,
+            pour.HoldBackL,
+            pour.Mix is null ? null : (double)pour.Units / pour.Mix.Recipe.Unit.PerWhole,
+            pour.Load?.Batches.Units.Length,
+            pour.Mixing?.TotalMinutes);
+    }
+}

@@ -1,0 +1,176 @@
+using System.Text.Json.Nodes;
+using OpenQA.Selenium;
+using SetFirm.Tests.Sites;
+
+namespace SetFirm.Browser.Tests;
+
+/// <summary>A job of many pours: each has its day, and a part is moved to another by picking it.</summary>
+public sealed class PourWalkTests(Site site, Browser browser) : IClassFixture<Site>, IClassFixture<Browser>
+{
+    private readonly CancellationToken token = TestContext.Current.CancellationToken;
+
+    [Fact]
+    public async Task With_one_pour_nothing_is_seen_of_pours()
+    {
+        var id = await AddAsync("One go");
+        foreach (var step in new[] { "shape", "load", "day", "cure" })
+        {
+            Open(id, step);
+            browser.Driver.FindElements(By.CssSelector("[data-testid=pours], [data-testid=pour-days]")).ShouldBeEmpty(step);
+        }
+
+        browser.Complaints.ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task Stones_from_two_moulds_are_three_pours_and_the_one_that_is_chosen_stays_chosen_from_step_to_step()
+    {
+        var id = await AddAsync("Stones", Stones);
+        Open(id, "day");
+        Pours().Length.ShouldBe(3);
+        var first = browser.Sentence;
+        Pour("casting 2").Click();
+        browser.Until(() => browser.Sentence != first);
+        Pour("casting 2").GetAttribute("aria-pressed").ShouldBe("true");
+        browser.AxeFaults().ShouldBeEmpty("pours of a day");
+        browser.Step("Load");
+        Pour("casting 2").GetAttribute("aria-pressed").ShouldBe("true");
+        browser.Figure("Batches").ShouldNotBeEmpty();
+        browser.Step("Cure");
+        Pour("casting 2").GetAttribute("aria-pressed").ShouldBe("true");
+        browser.Find(By.XPath("//label[normalize-space()='Calendar']")).Click();
+        foreach (var pour in new[] { "Pour 1", "Pour 2", "Pour 3" })
+        {
+            browser.Find(By.XPath($"//*[@data-testid='calendar']//li[@data-kind='pour'][contains(., '{pour}')]"));
+        }
+
+        browser.AxeFaults().ShouldBeEmpty("the calendar of three pours");
+        browser.Complaints.ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task A_day_that_is_given_to_a_later_pour_is_its_own_and_one_that_is_too_soon_offers_the_first_that_will_do()
+    {
+        var id = await AddAsync("Moved", Stones);
+        Open(id, "day");
+        Pour("casting 2").Click();
+        browser.Until(() => browser.Field("Another date").GetAttribute("value") == "2027-05-08");
+        browser.Type("Another date", "05072027");
+        var full = browser.Find(By.CssSelector("li[data-code=mouldStillFull]"));
+        full.FindElement(By.XPath(".//button[contains(., 'later')]")).Click();
+        browser.Until(() => browser.Driver.FindElements(By.CssSelector("li[data-code=mouldStillFull]")).Count == 0);
+        browser.Saved();
+        var kept = await DocumentAsync(id);
+        kept["pours"]!.AsArray().Count.ShouldBe(1);
+        kept["pours"]![0]!["parts"]![0]!["casting"]!.GetValue<int>().ShouldBe(2);
+        kept["day"]!["date"]!.GetValue<string>().ShouldBe("2027-05-06");
+        browser.Complaints.ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task A_panel_that_is_picked_gets_a_day_of_its_own_and_the_plan_follows_and_undo_takes_it_back()
+    {
+        var id = await AddAsync("Panels", job =>
+        {
+            job["elements"]![0]!["outline"]!["along"] = "6 m";
+            job["elements"]![0]!["outline"]!["across"] = "2 m";
+        });
+        Open(id, "shape");
+        browser.Button("Panel 2: choose its day").SendKeys(Keys.Enter);
+        browser.Choose("Panel 2", "A day of its own");
+        browser.Until(() => browser.Driver.FindElements(By.CssSelector("[data-testid=pour-days] select")).Count > 2);
+        browser.AxeFaults().ShouldBeEmpty("days of panels");
+        browser.Step("Load");
+        Pours().Length.ShouldBe(2);
+        browser.Find(By.XPath("//*[@data-testid='pours']//button[contains(., 'panel 2')]"));
+        browser.Step("Build");
+        browser.Find(By.CssSelector("[data-testid=drawing]"));
+        browser.Press("Undo");
+        browser.Step("Load");
+        browser.Until(() => Pours().Length == 0);
+        browser.Complaints.ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task A_second_mix_is_added_given_to_the_topping_and_taken_out_again()
+    {
+        var id = await AddAsync("Porch", job =>
+        {
+            var element = job["elements"]![0]!.AsObject();
+            element["kind"] = "twoCourse";
+            element.Remove("thickness");
+            element.Remove("use");
+            element["baseThickness"] = "70 mm";
+            element["topping"] = "40 mm";
+        });
+        Open(id, "mix");
+        browser.Press("Add another mix");
+        browser.Choose("Which bag", "Sand and topping mix, 27 kg");
+        browser.Step("Shape");
+        browser.Choose("Mix of the topping", "2: Sand and topping mix, 27 kg");
+        browser.Step("Buy");
+        browser.Find(By.XPath("//tr[contains(., 'Sand and topping mix')]"));
+        browser.Step("Load");
+        Pours().Length.ShouldBe(2);
+        browser.Step("Mix");
+        browser.Choose("Which mix", "2: Sand and topping mix, 27 kg");
+        browser.Press("Do without this mix");
+        browser.Saved();
+        (await DocumentAsync(id))["mixes"]!.AsArray().Count.ShouldBe(1);
+        browser.Complaints.ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task What_is_told_of_one_pour_stands_in_its_own_diary()
+    {
+        var id = await AddAsync("Told", job =>
+        {
+            Stones(job);
+            job["day"]!["date"] = DateTime.UtcNow.AddDays(-4).ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture);
+        });
+        Open(id, "cure");
+        browser.Find(By.XPath("//label[normalize-space()='Diary']")).Click();
+        browser.Press("I wetted it now");
+        browser.Find(By.XPath("//*[@data-testid='diary']//li[@data-waiting='false'][contains(., 'Wetted')]"));
+        Pour("casting 2").Click();
+        browser.Until(() => browser.Driver.FindElements(By.XPath("//*[@data-testid='diary']//li")).Count == 0);
+        Pour("casting 1").Click();
+        browser.Find(By.XPath("//*[@data-testid='diary']//li[contains(., 'Wetted')]"));
+        browser.Complaints.ShouldBeEmpty();
+    }
+
+    // Six from two moulds, begun on a Thursday.
+    private static void Stones(JsonNode job)
+    {
+        var element = job["elements"]![0]!.AsObject();
+        element["kind"] = "piece";
+        element["name"] = "Stone";
+        element["use"] = "stone";
+        element["outline"]!["along"] = "560 mm";
+        element["outline"]!["across"] = "300 mm";
+        element["thickness"] = "60 mm";
+        element["chamfer"] = "";
+        element["casting"] = new JsonObject { ["pieces"] = 6, ["moulds"] = 2, ["stripDays"] = 2, ["cleanDays"] = 0 };
+        job["day"]!["date"] = "2027-05-06";
+    }
+
+    private IWebElement[] Pours() => [.. browser.Driver.FindElements(By.CssSelector("[data-testid=pours] button"))];
+
+    private IWebElement Pour(string holds) => browser.Find(By.XPath($"//*[@data-testid='pours']//button[contains(., '{holds}')]"));
+
+    private void Open(string id, string step)
+    {
+        browser.Laptop();
+        browser.Open(new Uri(site.Address, $"/jobs/{id}/{step}"));
+        browser.Sentence.ShouldNotBeEmpty();
+    }
+
+    private async Task<JsonNode> DocumentAsync(string id) => JsonNode.Parse(await (await site.Get($"/api/jobs/{id}")).Content.ReadAsStringAsync(token))!["document"]!;
+
+    private async Task<string> AddAsync(string name, Action<JsonNode>? change = null)
+    {
+        var document = await site.StartingJobAsync(name);
+        change?.Invoke(document);
+        return (await site.AddedAsync(document)).Id;
+    }
+}

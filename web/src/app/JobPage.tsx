@@ -1,0 +1,265 @@
+import { ActionIcon, Button, Loader, Text } from '@mantine/core';
+import { useHotkeys } from '@mantine/hooks';
+import { IconArrowBackUp, IconArrowForwardUp, IconDownload } from '@tabler/icons-react';
+import { Suspense, lazy, useCallback, useMemo, useState, useSyncExternalStore } from 'react';
+import { NavLink, Navigate, useNavigate, useParams } from 'react-router';
+import { api, type Job, type JobDocument, type PlanReport, type Remedy, type StepName } from '../api/client';
+import { AppFrame } from './AppFrame';
+import { formatsFor } from '../format/format';
+import { fileName, saveFile } from '../common/saveFile';
+import { app, save as saveWords, steps, stepStates } from '../words';
+import { DiaryContext, DocumentContext, EditingContext, PlannedContext } from '../job/JobContext';
+import classes from './JobPage.module.css';
+import { setAt } from '../job/pointer';
+import type { Saver } from '../job/saver';
+import { useDiary } from '../job/useDiary';
+import { useJob } from '../job/useJob';
+import { usePlan, usePlanAhead } from '../job/usePlan';
+
+const views: Record<StepName, React.LazyExoticComponent<() => React.ReactNode>> = {
+  shape: lazy(() => import('../steps/shape/ShapeStep').then((m) => ({ default: m.ShapeStep }))),
+  build: lazy(() => import('../steps/build/BuildStep').then((m) => ({ default: m.BuildStep }))),
+  mix: lazy(() => import('../steps/mix/MixStep').then((m) => ({ default: m.MixStep }))),
+  load: lazy(() => import('../steps/load/LoadStep').then((m) => ({ default: m.LoadStep }))),
+  buy: lazy(() => import('../steps/buy/BuyStep').then((m) => ({ default: m.BuyStep }))),
+  day: lazy(() => import('../steps/day/DayStep').then((m) => ({ default: m.DayStep }))),
+  cure: lazy(() => import('../steps/cure/CureStep').then((m) => ({ default: m.CureStep }))),
+};
+
+const order = Object.keys(views) as StepName[];
+
+/** Before the system changes, bare numbers get the unit they were read in: nothing may change its size. */
+function swapUnits(document: JobDocument, report: PlanReport): JobDocument {
+  const spelled = report.readings
+    .filter((r) => r.bare)
+    .reduce((job, r) => setAt(job, r.path, r.exact), document);
+  return { ...spelled, units: document.units === 'us' ? 'metric' : 'us' };
+}
+
+function takeRemedy(document: JobDocument, remedy: Remedy): JobDocument {
+  return remedy.edits.reduce((job, e) => setAt(job, e.path, e.text ?? e.number ?? e.yes ?? null), document);
+}
+
+function Rail({ id, report }: { id: string; report: PlanReport | undefined }) {
+  return (
+    <nav className={classes.rail} aria-label={app.steps}>
+      <ol>
+        {order.map((step, i) => {
+          const state = report?.steps.find((s) => s.step === step)?.state ?? 'settled';
+          return (
+            <li key={step}>
+              <NavLink to={`/jobs/${id}/${step}`} className={classes.link ?? ''} data-state={state}>
+                <span className={classes.key} aria-hidden>
+                  {i + 1}
+                </span>
+                <span className={classes.step}>{steps[step]}</span>
+                <span className={classes.state}>{state === 'settled' ? '' : stepStates[state]}</span>
+                {state === 'settled' && <span className="visually-hidden">{stepStates[state]}</span>}
+              </NavLink>
+            </li>
+          );
+        })}
+      </ol>
+    </nav>
+  );
+}
+
+const useSaveState = (saver: Saver) => useSyncExternalStore(saver.subscribe, saver.current);
+
+function SaveBadge({ saver }: { saver: Saver }) {
+  const state = useSaveState(saver);
+  const text = state.kind === 'refused' ? `${saveWords.refused} ${state.why}` : saveWords[state.kind];
+  return (
+    <span className={classes.save} role="status" data-testid="save" data-state={state.kind}>
+      {text}
+    </span>
+  );
+}
+
+/** Two have changed the job: one's own change or the other's is chosen. */
+function Conflict({ saver, onTheirs }: { saver: Saver; onTheirs: () => void }) {
+  const state = useSaveState(saver);
+  if (state.kind !== 'conflict') return null;
+  return (
+    <div className={classes.conflict} role="alert">
+      {saveWords.conflictLong}
+      <Button
+        size="compact-sm"
+        onClick={() => {
+          saver.keepMine();
+        }}
+      >
+        {saveWords.keepMine}
+      </Button>
+      <Button size="compact-sm" variant="default" onClick={onTheirs}>
+        {saveWords.takeTheirs}
+      </Button>
+    </div>
+  );
+}
+
+const download = (document: JobDocument) => {
+  saveFile(`${fileName(document.name)}.setfirm.json`, 'application/json', JSON.stringify(document, null, 2));
+};
+
+interface HeadButtonProps {
+  label: string;
+  icon: typeof IconDownload;
+  onClick: () => void;
+  disabled?: boolean;
+}
+
+function HeadButton({ label, icon: Icon, onClick, disabled = false }: HeadButtonProps) {
+  return (
+    <ActionIcon variant="subtle" color="gray.2" aria-label={label} disabled={disabled} onClick={onClick}>
+      <Icon size={19} aria-hidden />
+    </ActionIcon>
+  );
+}
+
+function OpenJob({ job, step }: { job: Job; step: StepName }) {
+  const diary = useDiary(job.id);
+  const [pour, choosePour] = useState<string | null>(null);
+  const edited = useJob(job, usePlanAhead(diary.lines, pour));
+  const { document, edit, set } = edited;
+  const { report, sections, failed } = usePlan(document, diary.lines, pour);
+  const [chosen, choose] = useState(0);
+  const navigate = useNavigate();
+  const swap = useCallback(() => {
+    if (report) edit('/units', (job) => swapUnits(job, report));
+  }, [edit, report]);
+  const go = (i: number) => () => void navigate(`/jobs/${job.id}/${order[i] ?? step}`);
+  useHotkeys([
+    ...order.map((_, i) => [String(i + 1), go(i)] as [string, () => void]),
+    ['u', swap],
+    ['y', () => void navigate('/')],
+  ]);
+  useHotkeys(
+    [
+      ['mod+Z', edited.undo],
+      ['mod+shift+Z', edited.redo],
+      ['mod+Y', edited.redo],
+    ],
+    [], // also while typing: every field belongs to the one history
+  );
+  const take = useCallback(
+    (remedy: Remedy) => {
+      edit(null, (job) => takeRemedy(job, remedy));
+    },
+    [edit],
+  );
+  const format = useMemo(
+    () => formatsFor(document.units, document.timeZone, document.buy.currency),
+    [document.units, document.timeZone, document.buy.currency],
+  );
+  const View = views[step];
+  const editing = useMemo(
+    () => ({ set, edit, take, format, chosen, choose, choosePour }),
+    [set, edit, take, format, chosen],
+  );
+  const planned = useMemo(() => (report && sections ? { report, sections } : null), [report, sections]);
+
+  return (
+    <AppFrame
+      page={`${document.name}: ${steps[step]}`}
+      title={
+        <input
+          className={classes.name}
+          aria-label={app.jobName}
+          value={document.name}
+          maxLength={120}
+          onChange={(e) => {
+            set('/name', e.currentTarget.value);
+          }}
+        />
+      }
+      tools={
+        <>
+          <SaveBadge saver={edited.saver} />
+          <HeadButton
+            label={saveWords.undo}
+            icon={IconArrowBackUp}
+            onClick={edited.undo}
+            disabled={!edited.canUndo}
+          />
+          <HeadButton
+            label={saveWords.redo}
+            icon={IconArrowForwardUp}
+            onClick={edited.redo}
+            disabled={!edited.canRedo}
+          />
+          <Button
+            size="compact-sm"
+            variant="outline"
+            color="gray.2"
+            aria-label={saveWords.unitsSwap(document.units === 'us')}
+            onClick={swap}
+          >
+            {saveWords.units(document.units === 'us')}
+          </Button>
+          <HeadButton
+            label={saveWords.download}
+            icon={IconDownload}
+            onClick={() => {
+              download(edited.read());
+            }}
+          />
+        </>
+      }
+      rail={<Rail id={job.id} report={report} />}
+    >
+      <Conflict saver={edited.saver} onTheirs={() => void edited.takeTheirs()} />
+      {failed && (
+        <div className={classes.conflict} role="alert">
+          {app.noServer}
+        </div>
+      )}
+      {planned ? (
+        <EditingContext value={editing}>
+          <DocumentContext value={document}>
+            <DiaryContext value={diary}>
+              <PlannedContext value={planned}>
+                <Suspense fallback={<Loader m="lg" aria-label={app.loading} />}>
+                  <View />
+                </Suspense>
+              </PlannedContext>
+            </DiaryContext>
+          </DocumentContext>
+        </EditingContext>
+      ) : (
+        !failed && <Loader m="lg" aria-label={app.loading} />
+      )}
+    </AppFrame>
+  );
+}
+
+export function JobPage() {
+  const { id = '', step } = useParams();
+  const job = api.useQuery(
+    'get',
+    '/api/jobs/{id}',
+    { params: { path: { id } } },
+    { staleTime: 0, gcTime: 0, retry: false },
+  );
+  if (!order.includes(step as StepName)) return <Navigate to={`/jobs/${id}/shape`} replace />;
+  switch (job.status) {
+    case 'pending':
+      return (
+        <AppFrame page={app.name} title={app.name}>
+          <Loader m="lg" aria-label={app.loading} />
+        </AppFrame>
+      );
+    case 'error':
+      return (
+        <AppFrame page={app.name} title={app.name}>
+          <Text m="lg">
+            {app.notFound} <NavLink to="/">{app.backToYard}</NavLink>
+          </Text>
+        </AppFrame>
+      );
+    case 'success':
+      return <OpenJob key={job.data.id} job={job.data} step={step as StepName} />;
+    default:
+      return job satisfies never;
+  }
+}

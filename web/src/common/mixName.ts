@@ -1,0 +1,21 @@
+import type { Bag, BuyDocument, MixDocument } from '../api/client';
+import { number, type Formats } from '../format/format';
+import { mix as words } from '../words';
+import { bagName } from './goodName';
+
+/** How a mix is told from the others. */
+export function mixName(
+  mix: MixDocument,
+  index: number,
+  bags: Bag[],
+  own: BuyDocument['bags'],
+  format: Formats,
+): string {
+  const what =
+    mix.kind === 'bagged'
+      ? bagName(mix.bag, bags, own, format)
+      : [mix.cement, ...(mix.ballast ? [mix.ballast] : [mix.sand, mix.stone])]
+          .map((n) => number(n, 1))
+          .join(' : ');
+  return words.numbered(index + 1, what);
+}

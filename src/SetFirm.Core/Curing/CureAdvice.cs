@@ -36,7 +36,7 @@ public static class CureAdvice
     private static readonly Duration AfterFrost = Duration.FromHours(12);
 
     private static readonly HeatBalanceSlab Fine = new();
-    private static readonly HeatBalanceSlab Coarse = new(stepsInHour: HeatBalanceSlab.CoarseStepsInHour);
+    private static readonly HeatBalanceSlab Coarse = new(stepsInHour: 1);
 
     /// <param name="said">How it is to be kept.</param>
     /// <param name="site">What is cured.</param>
@@ -258,7 +258,13 @@ public static class CureAdvice
 
     private static StrengthAt Point(double hours, double mpa, double noCure, (StrengthGain.StoppedCure Cure, SlabHistory History)[] paths)
     {
-        var values = paths.Select(p => p.Cure.At(p.History.EquivalentHoursAt(p.History.WaterAdded + Duration.FromHours(hours)))).Order().ToArray();
+        Span<double> values = stackalloc double[paths.Length];
+        for (var i = 0; i < paths.Length; i++)
+        {
+            values[i] = paths[i].Cure.At(paths[i].History.EquivalentHoursAt(paths[i].History.WaterAdded + Duration.FromHours(hours)));
+        }
+
+        values.Sort();
         return new StrengthAt(
             paths[0].History.WaterAdded + Duration.FromHours(hours), mpa, Math.Min(mpa, Members.Quantile(values, Tenth)), Math.Max(mpa, Members.Quantile(values, 1 - Tenth)), noCure);
     }

@@ -34,6 +34,9 @@ public sealed record BagMix(
     double StoneMm,
     double? Cement)
 {
+    /// <summary>Whose shops have it; null is everybody's.</summary>
+    public UnitSystem? Sold { get; init; }
+
     /// <summary>Cement in a concrete bag, share of its mass. Source: site practice.</summary>
     public const double CementShare = 0.155;
 

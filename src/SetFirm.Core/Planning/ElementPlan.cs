@@ -5,6 +5,7 @@ using SetFirm.Core.Formwork;
 using SetFirm.Core.Ground;
 using SetFirm.Core.Job;
 using SetFirm.Core.Joints;
+using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
 
@@ -43,7 +44,22 @@ public sealed record ElementPlan
 
     /// <summary>Of its face, m2.</summary>
     public double FaceM2 => Cast.Plan.NetArea.SquareMetres * Cast.Count;
+
+    /// <summary>What of it is of which mix, from the bottom up.</summary>
+    internal IEnumerable<MixPart> MixParts => Cast.Courses.Length > 0
+        ? Cast.Courses.Select(c => new MixPart(MixOf(c.Course), c.Depth, c.Depth, c.Volume.Litres * Read.WasteFactor))
+        : [new MixPart(Mix, Cast.Thinnest, Cast.Depth, OrderL)];
+
+    /// <summary>Id of the mix of one of its courses.</summary>
+    internal string MixOf(Course course) => Read.Said.MixOf(course) ?? (course == Course.Slurry ? JobMixes.SlurryId : Mix);
 }
+
+/// <summary>What of an element is of one mix.</summary>
+/// <param name="Mix">Its id.</param>
+/// <param name="Thinnest">Anywhere.</param>
+/// <param name="Deepest">Of it.</param>
+/// <param name="Litres">Waste included.</param>
+internal readonly record struct MixPart(string Mix, Length Thinnest, Length Deepest, double Litres);
 
 /// <summary>What one element is built with.</summary>
 /// <param name="Dig">Null where nothing is dug.</param>

@@ -23,12 +23,6 @@ namespace SetFirm.Core.Planning;
 /// <remarks>Pure and total: the same call gives the same plan, and anything wrong with the job is a finding, never an exception, NaN or infinity.</remarks>
 public static class Planner
 {
-    /// <summary>Id of the slurry that nobody said a mix for.</summary>
-    private const string SlurryId = "slurry";
-
-    /// <summary>What is left of an opened bag is good for so long, days. (tune)</summary>
-    private const int OpenBagDays = 7;
-
     /// <param name="job">What was said.</param>
     /// <param name="weather">Hours at the site; outside them their mean day stands in.</param>
     /// <param name="log">What was told of so far.</param>
@@ -43,12 +37,12 @@ public static class Planner
         var site = JobReader.Build(job.Build, gate);
         var terms = JobReader.Buy(job.Buy, gate);
         var own = OwnBags.Of(job.Buy, gate);
-        var mixes = Mixes(job, own, elements, gate);
+        var mixes = JobMixes.Read(job, own, elements, gate);
         var recipe = mixes.FirstOrDefault(m => m.Index == 0);
         var place = JobReader.Mixing(job.Mixing, Places.Mixing, gate);
         var zone = JobReader.Zone(job.TimeZone, gate);
         var works = JobReader.Works(job.Day, gate);
-        var sketches = elements is { } shaped ? new PourSplitter([.. shaped.Select(Pourable)], job.Pours, job.Day, job.Mixing.Hands, gate).Split() : [];
+        var sketches = elements is { } shaped ? Split(job, shaped, gate) : [];
         var asked = Math.Max(0, sketches.ToList().FindIndex(s => s.Id == pour));
         BuildPlan? build = null;
         if (elements is { } all && site is not null)
@@ -59,11 +53,11 @@ public static class Planner
         ImmutableArray<PourLoad> pours = elements is { } poured && recipe is not null
             ? new PourPlanner(job, poured, mixes.ToDictionary(m => m.Id), place, zone, works, gate).Plan(sketches, asked)
             : [];
-        var wanted = elements is { } needed ? Wanted(job, needed, own, terms, place) : null;
+        var wanted = elements is { } needed ? JobMixes.Wanted(job, needed, own, terms, place) : null;
         IReadOnlyList<Way> ways = wanted is null || recipe is null ? [] : Ways.All(wanted, recipe.Said, recipe.Recipe);
         if (elements is { } checkedOnes && recipe is not null)
         {
-            CheckMixes(checkedOnes, mixes, ways, build is not null, gate);
+            JobMixes.Check(checkedOnes, mixes, ways, build is not null, gate);
         }
 
         var cure = zone is null ? null : JobReader.Cure(job.Cure, works, zone, gate);
@@ -84,9 +78,6 @@ public static class Planner
         if (elements is { } bought && recipe is not null && terms is not null && wanted is not null)
         {
             buy = BuyAdvice.Plan(Bought(job, bought, build, pours), terms, wanted, recipe.Recipe, gate);
-            BuyAdvice.CheckAge(
-                [.. pours.Where(p => p.Mix?.Recipe is BaggedRecipe && p.Sketch.Date is not null).Select(p => new DatedBags(((BaggedRecipe)p.Mix!.Recipe).Bag.Id, p.Sketch.Date!.Value, (double)p.Units / BaggedRecipe.UnitsPerBag))],
-                gate);
         }
 
         return new JobPlan
@@ -142,67 +133,30 @@ public static class Planner
             return StartRanking.None;
         }
 
-        var mixes = Mixes(known, OwnBags.Of(known.Buy, gate), elements, gate);
-        var sketches = new PourSplitter([.. elements.Select(Pourable)], known.Pours, known.Day, known.Mixing.Hands, gate).Split();
+        var mixes = JobMixes.Read(known, OwnBags.Of(known.Buy, gate), elements, gate);
+        var sketches = Split(known, elements, gate);
         var asked = Math.Max(0, sketches.ToList().FindIndex(s => s.Id == pour));
         var pours = new PourPlanner(
             known, elements, mixes.ToDictionary(m => m.Id), JobReader.Mixing(known.Mixing, Places.Mixing, gate), JobReader.Zone(known.TimeZone, gate), JobReader.Works(known.Day, gate), gate)
             .Plan(sketches, asked);
-        return pours.Length > 0 && pours[asked].Task is { } task ? StartRanking.Of(task, weather, NotBefore(job, pours[asked], weather)) : StartRanking.None;
+        return pours.Length > 0 && pours[asked].Task is { } task ? StartRanking.Of(task, weather, NotBefore(job, elements, pours[asked])) : StartRanking.None;
     }
 
     // A pour that was said comes after those that stand before it with fixed days.
-    private static Instant? NotBefore(JobDocument job, PourLoad asked, HourlyWeather weather)
+    private static Instant? NotBefore(JobDocument job, ImmutableArray<ElementPlan> elements, PourLoad asked)
     {
         if (asked.Number == 1 || asked.Task is not { } task)
         {
             return null;
         }
 
-        var real = Planner.Plan(job, weather).Pours;
-        var before = real.FirstOrDefault(p => p.Sketch.Id == asked.Sketch.Id) is { Number: > 1 } now ? real[now.Number - 2].Task : null;
-        return before is null ? null : (before.Date.PlusDays(1) + LocalTime.Midnight).InZoneLeniently(task.Zone).ToInstant();
+        var real = Split(job, elements, new Gate(job.Units));
+        var before = real.TakeWhile(s => s.Id != asked.Sketch.Id).LastOrDefault();
+        return before?.Date is { } date ? (date.PlusDays(1) + LocalTime.Midnight).InZoneLeniently(task.Zone).ToInstant() : null;
     }
 
-    private static ImmutableArray<MixPlan> Mixes(JobDocument job, ImmutableArray<BagMix> own, ImmutableArray<ElementPlan>? elements, Gate gate)
-    {
-        if (job.Mixes.Count > Limits.MostMixes)
-        {
-            gate.Fault(Places.Mixes, new Notice.TooMany(Count: job.Mixes.Count, Most: Limits.MostMixes));
-            return [];
-        }
-
-        var (found, ids) = (ImmutableArray.CreateBuilder<MixPlan>(), new HashSet<string>());
-        for (var i = 0; i < job.Mixes.Count; i++)
-        {
-            var (said, at) = (job.Mixes[i], Places.Mix(i));
-            if (!ids.Add(said.Id))
-            {
-                gate.Fault(at.Id, new Notice.SameId(Given: said.Id));
-            }
-            else if (JobReader.Mix(said, at, own, gate) is { } read && MixAdvice.Plan(read, at, i == 0 ? "" : said.Id, gate) is { } recipe)
-            {
-                found.Add(new MixPlan(i, said.Id, read, recipe));
-            }
-        }
-
-        // Cement and water, in the job's containers.
-        if (elements is { } all && all.SelectMany(e => e.Cast.Courses).Any(c => c.Course == Course.Slurry) && found.FirstOrDefault(m => m.Index == 0) is { } first && ids.Add(SlurryId))
-        {
-            var slurry = new MixSaid.ByParts(new Parts(1, 0, 0), 0, Consistency.Pouring, Moisture.Dry, first.Said.Exposure, first.Said.Containers, []);
-            found.Add(new MixPlan(-1, SlurryId, slurry, PartsRecipe.Of(slurry.Parts, 0, slurry.Consistency, slurry.Moisture, slurry.Containers, [])!));
-        }
-
-        for (var i = 0; i < job.Elements.Count; i++)
-        {
-            foreach (var unknown in Enum.GetValues<Course>().Select(job.Elements[i].MixOf).Append(job.Elements[i].Mix).OfType<string>().Distinct().Where(id => !ids.Contains(id)))
-            {
-                gate.Fault(Places.Element(i).Mix, new Notice.UnknownMix(Given: unknown));
-            }
-        }
-
-        return found.ToImmutable();
-    }
+    private static ImmutableArray<PourSketch> Split(JobDocument job, ImmutableArray<ElementPlan> elements, Gate gate) =>
+        new PourSplitter([.. elements.Select(Pourable)], job.Pours, job.Day, job.Mixing.Hands, gate).Split();
 
     private static Pourable Pourable(ElementPlan element)
     {
@@ -219,7 +173,7 @@ public static class Planner
             (casting?.StripDays ?? 0) + (casting?.CleanDays ?? 0),
             [.. cast.Courses.Select(c => (c.Course, c.Volume.Litres * read.WasteFactor))],
             element.Mix,
-            course => CourseMix(element, course),
+            element.MixOf,
             (a, b) => PanelSeams.Shared(panels.First(p => p.Number == a).Shape, panels.First(p => p.Number == b).Shape).Any());
     }
 
@@ -250,53 +204,6 @@ public static class Planner
         return seams;
     }
 
-    private static WaysContext Wanted(JobDocument job, ImmutableArray<ElementPlan> elements, ImmutableArray<BagMix> own, BuyTerms? terms, MixingPlace? place)
-    {
-        var mine = elements.SelectMany(e => PartsOf(e).Where(p => p.Mix == job.Mix.Id).Select(p => (e.Traits.Mix, Part: p))).DefaultIfEmpty((Mix: elements[0].Traits.Mix, Part: PartsOf(elements[0]).First())).ToArray();
-        ImmutableArray<MixUse> uses = [.. mine.Select(m => m.Mix).Distinct()];
-        var demand = MixUses.Demand(uses, job.Mix.Exposure, mine.Min(m => m.Part.Thinnest.Millimetres), mine.Max(m => m.Part.Deepest.Millimetres));
-        return new WaysContext(
-            demand, uses, mine.Sum(m => m.Part.Litres) + LoadAdvice.HoldBackL, job.Build.Sold, own, terms?.Prices ?? PriceBook.Typical, place, terms?.HourWorth ?? 0);
-    }
-
-    private static void CheckMixes(ImmutableArray<ElementPlan> elements, ImmutableArray<MixPlan> mixes, IReadOnlyList<Way> ways, bool built, Gate gate)
-    {
-        var other = Ways.Bag(ways);
-        var told = false;
-        foreach (var element in elements)
-        {
-            foreach (var parts in PartsOf(element).GroupBy(p => p.Mix))
-            {
-                if (mixes.FirstOrDefault(m => m.Id == parts.Key) is { Index: >= 0 } mix)
-                {
-                    MixAdvice.CheckSection(mix.Recipe, parts.MinBy(p => p.Thinnest.Metres).Thinnest, element.Read.ThicknessAt, mix.At, mix.Index == 0 ? other : null, gate);
-                }
-            }
-
-            var face = mixes.FirstOrDefault(m => m.Id == PartsOf(element).Last().Mix) ?? mixes.First(m => m.Index == 0);
-            told = told || FinishAdvice.CheckAir(element.Finish, face.Recipe.Doses, element.At, gate);
-        }
-
-        foreach (var mix in mixes.Where(m => m.Index >= 0))
-        {
-            var own = elements.Where(e => PartsOf(e).Any(p => p.Mix == mix.Id)).ToArray();
-            SteelAdvice.CheckChloride(built && own.Any(e => e.Build!.Steel.Rusts), mix.Recipe.Doses, mix.At, gate);
-            if (own.Length > 0)
-            {
-                MixAdvice.CheckDepth(mix.Recipe, Length.FromMetres(own.Max(e => e.Cast.FormHeight.Metres)), mix.At, gate);
-            }
-        }
-    }
-
-    /// <summary>What of an element is of one mix.</summary>
-    private readonly record struct MixPart(string Mix, Length Thinnest, Length Deepest, double Litres);
-
-    private static IEnumerable<MixPart> PartsOf(ElementPlan element) => element.Cast.Courses.Length > 0
-        ? element.Cast.Courses.Select(c => new MixPart(CourseMix(element, c.Course), c.Depth, c.Depth, c.Volume.Litres * element.Read.WasteFactor))
-        : [new MixPart(element.Mix, element.Cast.Thinnest, element.Cast.Depth, element.OrderL)];
-
-    private static string CourseMix(ElementPlan element, Course course) => element.Read.Said.MixOf(course) ?? (course == Course.Slurry ? SlurryId : element.Mix);
-
     private static bool InMould(ImmutableArray<ElementPlan> elements, PourLoad pour) => pour.Sketch.Parts.Any(p => elements.First(e => e.Index == p.Element).Traits.InMould);
 
     // A topping goes on while the base is plastic, or when it is hard: never between.
@@ -319,37 +226,10 @@ public static class Planner
         job.Build.Plastic,
         job.Cure.Method,
         Math.Clamp(job.Mixing.Hands, 1, LoadAdvice.MostHands),
-        [.. Measured(pours)],
+        [.. pours.Where(p => p.Mix is not null).Select(p => new PourMeasured(p.Mix!.Recipe, p.Sketch.Date, p.Units, p.Load?.Batches.Units.Sum() ?? 0, p.MeasuredOut))],
         job.Build.Sold);
 
     private static BuyElement Bought(ElementPlan element, ElementBuild built) => new(
         element.Index, element.Cast, element.OrderL, built.Dig, built.Forms, built.Mould, built.Steel, built.IsolationM, built.BondBreakerM, element.Traits.Sealed,
         element.Cast.Pebbles.CubicMetres * Ingredients.StoneKgPerM3);
-
-    /// <summary>What each pour measures out; what is left of an opened bag goes to the next pour within a week, else it is lost.</summary>
-    private static IEnumerable<PourMeasured> Measured(ImmutableArray<PourLoad> pours)
-    {
-        var open = new Dictionary<string, (int Units, LocalDate Opened)>();
-        foreach (var pour in pours.Where(p => p.Mix is not null))
-        {
-            var (recipe, units) = (pour.Mix!.Recipe, pour.Units);
-            var lost = 0;
-            if (recipe is BaggedRecipe { Bag.Id: var bag } && pour.Sketch.Date is { } date)
-            {
-                var rest = units;
-                if (open.Remove(bag, out var left))
-                {
-                    var good = Period.DaysBetween(left.Opened, date) <= OpenBagDays;
-                    (rest, lost) = (good ? Math.Max(0, units - left.Units) : units, good ? 0 : left.Units);
-                }
-
-                if (rest % BaggedRecipe.UnitsPerBag is > 0 and var used)
-                {
-                    open[bag] = (BaggedRecipe.UnitsPerBag - used, date);
-                }
-            }
-
-            yield return new PourMeasured(recipe, units + lost, pour.Load?.Batches.Units.Sum() ?? 0, pour.MeasuredOut);
-        }
-    }
 }

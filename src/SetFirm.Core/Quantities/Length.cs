@@ -3,9 +3,9 @@ namespace SetFirm.Core.Quantities;
 /// <summary>A length of zero or more, held in metres. <c>default</c> is zero.</summary>
 public readonly record struct Length : IComparable<Length>
 {
-    internal const double MetresPerInch = 0.0254; // exact since 1959
-    internal const double MetresPerFoot = 12 * MetresPerInch;
-    internal const double MetresPerYard = 3 * MetresPerFoot;
+    public const double MetresPerInch = 0.0254; // exact since 1959
+    public const double MetresPerFoot = 12 * MetresPerInch;
+    public const double MetresPerYard = 3 * MetresPerFoot;
 
     private Length(double metres) => Metres = metres;
 

@@ -16,9 +16,13 @@ internal readonly struct Hydration
     private const double UntoldCementShare = 0.16;
     private const double UntoldWaterCement = 0.50;
 
-    private const double TableTo = 8;
+    // The speed over age in taus: close where it turns, wide where it only fades.
+    private const int TableTo = 8;
     private const int CellsPerTau = 512;
-    private static readonly double[] Table = [.. Enumerable.Range(0, (int)(TableTo * CellsPerTau) + 2).Select(i => Speed((double)i / CellsPerTau))];
+    private const int TailTo = 128;
+    private const int TailCellsPerTau = 16;
+    private static readonly double[] Table = Tabled(TableTo, CellsPerTau);
+    private static readonly double[] Tail = Tabled(TailTo, TailCellsPerTau);
 
     private readonly double ultimate;
     private readonly double tauH;
@@ -54,15 +58,13 @@ internal readonly struct Hydration
     }
 
     // Off a table, within 3e-5 of its peak: a power and an exponential at every step of every path would take most of the time.
-    private static double QuickSpeed(double x)
-    {
-        if (!(x < TableTo))
-        {
-            return Speed(x);
-        }
+    private static double QuickSpeed(double x) => x < TableTo ? Between(Table, x * CellsPerTau) : x < TailTo ? Between(Tail, x * TailCellsPerTau) : Speed(x);
 
-        var at = x * CellsPerTau;
+    private static double Between(double[] table, double at)
+    {
         var cell = (int)at;
-        return Table[cell] + ((at - cell) * (Table[cell + 1] - Table[cell]));
+        return table[cell] + ((at - cell) * (table[cell + 1] - table[cell]));
     }
+
+    private static double[] Tabled(int to, int cellsPerTau) => [.. Enumerable.Range(0, (to * cellsPerTau) + 2).Select(i => Speed((double)i / cellsPerTau))];
 }

@@ -12,6 +12,7 @@ public sealed class Outline
 {
     internal static readonly GeometryFactory Factory = new();
     private readonly double signedChordArea;
+    private readonly Lazy<Polygon> whole;
     private readonly Lazy<Polygon> net;
     private readonly Lazy<Rings> region;
     private readonly Lazy<Outline> plain;
@@ -30,7 +31,8 @@ public sealed class Outline
         NetArea = Area.FromSquareMetres(Math.Max(0, gross - openings.Sum(o => o.Area.SquareMetres)));
         region = new(() => new Rings(Net));
         plain = new(Simplify);
-        net = new(() => Factory.CreatePolygon(Ring(Flat).Shell, [.. Openings.Select(o => Hole(o).Shell)]));
+        whole = new(() => Ring(Flat));
+        net = new(() => Openings.IsEmpty ? Gross : Factory.CreatePolygon(Gross.Shell, [.. Openings.Select(o => Hole(o).Shell)]));
     }
 
     /// <summary>With more stretches than this an outline is a drawn curve, and advice on it goes by <see cref="Plain"/>.</summary>
@@ -62,6 +64,9 @@ public sealed class Outline
 
     /// <summary>True where the corners run anticlockwise, so that the slab lies to the left of each edge.</summary>
     public bool TurnsLeft => signedChordArea > 0;
+
+    /// <summary>The same without openings.</summary>
+    internal Polygon Gross => whole.Value;
 
     /// <summary>The slab with its openings, arcs and circles as chords. Its coordinates must not be set.</summary>
     internal Polygon Net => net.Value;
@@ -102,7 +107,7 @@ public sealed class Outline
 
     /// <summary>Area that is left when every edge is moved in, openings left out, square metres; corners stay sharp.</summary>
     public double InsetM2(double byM) =>
-        Ring(Flat).Buffer(-byM, new BufferParameters(8, EndCapStyle.Flat, JoinStyle.Mitre, 10)).Area - Openings.Sum(o => o.Area.SquareMetres);
+        Gross.Buffer(-byM, new BufferParameters(8, EndCapStyle.Flat, JoinStyle.Mitre, 10)).Area - Openings.Sum(o => o.Area.SquareMetres);
 
     /// <summary>Checks once; what comes out <see cref="OutlineCheck.Sound"/> may be trusted.</summary>
     /// <param name="corners">Start of each edge; three at the least.</param>

@@ -1,8 +1,8 @@
 using System.Collections.Immutable;
 using NetTopologySuite.Geometries;
-using NetTopologySuite.Geometries.Prepared;
+using NetTopologySuite.Noding;
+using NetTopologySuite.Noding.Snap;
 using NetTopologySuite.Operation.Polygonize;
-using NetTopologySuite.Operation.Union;
 
 namespace SetFirm.Core.Shapes;
 
@@ -26,6 +26,9 @@ public static class Panels
     /// <summary>Slivers smaller than this come from rounding, square metres.</summary>
     private const double Sliver = 1e-9;
 
+    /// <summary>Places nearer than this are one, metres.</summary>
+    private const double SamePlaceM = 1e-8;
+
     /// <summary>The parts of a cut that lie within the slab, its edges left out.</summary>
     public static ImmutableArray<PlanCut> Clip(Outline outline, PlanCut cut)
     {
@@ -37,17 +40,17 @@ public static class Panels
     public static ImmutableArray<Panel> Of(Outline outline, IReadOnlyCollection<PlanCut> cuts)
     {
         ArgumentNullException.ThrowIfNull(outline);
-        return Of(outline.Net, cuts);
+        return Of(outline.Net, outline.Region, cuts);
     }
 
     /// <summary>The same as if there were no openings.</summary>
     public static ImmutableArray<Panel> Legs(Outline outline, IReadOnlyCollection<PlanCut> cuts)
     {
         ArgumentNullException.ThrowIfNull(outline);
-        return Of(Outline.Ring(outline.Flat), cuts);
+        return outline.Openings.IsEmpty ? Of(outline, cuts) : Of(outline.Gross, new Rings(outline.Gross), cuts);
     }
 
-    private static ImmutableArray<Panel> Of(Polygon whole, IReadOnlyCollection<PlanCut> cuts)
+    private static ImmutableArray<Panel> Of(Polygon whole, Rings region, IReadOnlyCollection<PlanCut> cuts)
     {
         ArgumentNullException.ThrowIfNull(cuts);
         if (cuts.Count == 0)
@@ -55,25 +58,36 @@ public static class Panels
             return [Of(whole)];
         }
 
-        // A hair longer than the slab, so that rounding leaves no gap at the edge.
-        var lines = cuts.Select(c => (Geometry)Line(Longer(c))).Append(whole.Boundary).ToList();
         var pieces = new Polygonizer();
-        pieces.Add(UnaryUnionOp.Union(lines));
-        var inside = PreparedGeometryFactory.Prepare(whole);
-        return [.. pieces.GetPolygons().Cast<Polygon>().Where(p => p.Area > Sliver && inside.Contains(p.InteriorPoint)).Select(Of)];
+        foreach (var line in Parted([.. whole.InteriorRings.Prepend(whole.ExteriorRing).Select(r => r.Coordinates), .. cuts.Select(c => Line(c))]))
+        {
+            pieces.Add((Geometry)line);
+        }
+
+        return [.. pieces.GetPolygons().Cast<Polygon>().Where(p => p.Area > Sliver).Select(Of).Where(p => region.Contains(p.Middle))];
+    }
+
+    // Lines parted wherever they meet, an end that comes as near as rounding to a line on it; of stretches that lie on one another one is kept.
+    private static IEnumerable<LineString> Parted(Coordinate[][] lines)
+    {
+        var noder = new SnappingNoder(SamePlaceM);
+        noder.ComputeNodes([.. lines.Select(l => new NodedSegmentString(l, null))]);
+        var seen = new HashSet<OrientedCoordinateArray>();
+        return noder.GetNodedSubstrings().Select(s => s.Coordinates).Where(c => seen.Add(new OrientedCoordinateArray(c))).Select(Outline.Factory.CreateLineString);
     }
 
     private static Panel Of(Polygon polygon)
     {
-        var (box, middle) = (polygon.EnvelopeInternal, polygon.Centroid);
-        var at = polygon.Contains(middle) ? middle : polygon.InteriorPoint;
-        var shell = polygon.Shell.Coordinates;
-        return new Panel(new(at.X, at.Y), [.. shell.SkipLast(1).Select(c => new PlanPoint(c.X, c.Y))], polygon.Area, box.Width, box.Height);
+        var (box, centre) = (polygon.EnvelopeInternal, polygon.Centroid);
+        var middle = new PlanPoint(centre.X, centre.Y);
+        if (!new Rings(polygon).Contains(middle))
+        {
+            var inside = polygon.InteriorPoint;
+            middle = new PlanPoint(inside.X, inside.Y);
+        }
+
+        return new Panel(middle, [.. polygon.Shell.Coordinates.SkipLast(1).Select(c => new PlanPoint(c.X, c.Y))], polygon.Area, box.Width, box.Height);
     }
 
-    private static PlanCut Longer(PlanCut cut) => cut.LengthM is var l && l > 0
-        ? new(cut.From.Towards(cut.To, -1e-7 / l), cut.From.Towards(cut.To, 1 + (1e-7 / l)))
-        : cut;
-
-    private static LineString Line(PlanCut cut) => Outline.Factory.CreateLineString([new(cut.From.X, cut.From.Y), new(cut.To.X, cut.To.Y)]);
+    private static Coordinate[] Line(PlanCut cut) => [new(cut.From.X, cut.From.Y), new(cut.To.X, cut.To.Y)];
 }

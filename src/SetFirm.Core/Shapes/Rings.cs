@@ -1,3 +1,4 @@
+using System.Buffers;
 using System.Collections.Immutable;
 using NetTopologySuite.Geometries;
 
@@ -11,12 +12,25 @@ internal sealed class Rings
     private const double OnEdgeM = 1e-9;
 
     private readonly PlanPoint[][] rings;
+    private readonly Lazy<Extent[]> extents;
 
-    public Rings(Geometry geometry) => rings =
-    [
-        .. Enumerable.Range(0, geometry.NumGeometries).Select(geometry.GetGeometryN).OfType<Polygon>().Where(p => !p.IsEmpty)
-            .SelectMany(p => p.InteriorRings.Prepend(p.ExteriorRing)).Select(r => r.Coordinates.SkipLast(1).Select(c => new PlanPoint(c.X, c.Y)).ToArray()),
-    ];
+    public Rings(Geometry geometry)
+    {
+        var (found, holes) = (new List<PlanPoint[]>(), new List<bool>());
+        for (var i = 0; i < geometry.NumGeometries; i++)
+        {
+            if (geometry.GetGeometryN(i) is Polygon { IsEmpty: false } polygon)
+            {
+                found.Add(Points(polygon.ExteriorRing));
+                found.AddRange(polygon.InteriorRings.Select(Points));
+                holes.Add(false);
+                holes.AddRange(Enumerable.Repeat(true, polygon.NumInteriorRings));
+            }
+        }
+
+        rings = [.. found];
+        extents = new(() => [.. rings.Zip(holes, Extent.Of)]);
+    }
 
     /// <summary>True for a place inside; on an edge is not.</summary>
     public bool Contains(PlanPoint at)
@@ -91,33 +105,33 @@ internal sealed class Rings
     public double SharedM2(double left, double low, double right, double high)
     {
         var whole = 0.0;
-        foreach (var ring in rings)
+        for (var i = 0; i < rings.Length; i++)
         {
-            IReadOnlyList<PlanPoint> clipped = ring;
-            clipped = Half(clipped, p => p.X - left);
-            clipped = Half(clipped, p => right - p.X);
-            clipped = Half(clipped, p => p.Y - low);
-            clipped = Half(clipped, p => high - p.Y);
-            whole += Area(clipped) * Math.Sign(Area(ring)) * (ring == rings[0] || !InAnother(ring) ? 1 : -1);
+            var extent = extents.Value[i];
+            whole += extent.Sign * (extent.Within(left, low, right, high) ? extent.AreaM2 : extent.Apart(left, low, right, high) ? 0 : Clipped(rings[i], left, low, right, high));
         }
 
         return Math.Max(0, whole);
     }
 
-    // A ring that lies in another one is a hole: rings never cross.
-    private bool InAnother(PlanPoint[] ring)
+    private static double Clipped(PlanPoint[] ring, double left, double low, double right, double high)
     {
-        var odd = false;
-        foreach (var other in rings)
+        // Each side adds a corner for each that it cuts off, at the most.
+        var most = (ring.Length * 6) + 16;
+        var (one, other) = (ArrayPool<PlanPoint>.Shared.Rent(most), ArrayPool<PlanPoint>.Shared.Rent(most));
+        try
         {
-            for (var i = 0; other != ring && i < other.Length; i++)
-            {
-                var (a, b, at) = (other[i], other[i + 1 == other.Length ? 0 : i + 1], ring[0]);
-                odd ^= (a.Y > at.Y) != (b.Y > at.Y) && at.X < ((b.X - a.X) * (at.Y - a.Y) / (b.Y - a.Y)) + a.X;
-            }
+            var count = Half(ring, one, across: true, left, 1);
+            count = Half(one.AsSpan(0, count), other, across: true, right, -1);
+            count = Half(other.AsSpan(0, count), one, across: false, low, 1);
+            count = Half(one.AsSpan(0, count), other, across: false, high, -1);
+            return Math.Abs(SignedArea(other.AsSpan(0, count)));
         }
-
-        return odd;
+        finally
+        {
+            ArrayPool<PlanPoint>.Shared.Return(one);
+            ArrayPool<PlanPoint>.Shared.Return(other);
+        }
     }
 
     // Where an edge crosses the cut, or both of its ends where it runs along it; shares of the cut.
@@ -154,36 +168,51 @@ internal sealed class Rings
         }
     }
 
-    private static List<PlanPoint> Half(IReadOnlyList<PlanPoint> ring, Func<PlanPoint, double> depth)
+    // What of a ring lies past a line, on its greater side or its lesser; answers how many corners it has.
+    private static int Half(ReadOnlySpan<PlanPoint> ring, Span<PlanPoint> kept, bool across, double at, int side)
     {
-        var kept = new List<PlanPoint>(ring.Count + 4);
-        for (var i = 0; i < ring.Count; i++)
+        double Depth(PlanPoint p) => ((across ? p.X : p.Y) - at) * side;
+        var count = 0;
+        for (var i = 0; i < ring.Length; i++)
         {
-            var (a, b) = (ring[i], ring[i + 1 == ring.Count ? 0 : i + 1]);
-            var (da, db) = (depth(a), depth(b));
+            var (a, b) = (ring[i], ring[i + 1 == ring.Length ? 0 : i + 1]);
+            var (da, db) = (Depth(a), Depth(b));
             if (da >= 0)
             {
-                kept.Add(a);
+                kept[count++] = a;
             }
 
             if ((da < 0) != (db < 0))
             {
-                kept.Add(a.Towards(b, da / (da - db)));
+                kept[count++] = a.Towards(b, da / (da - db));
             }
         }
 
-        return kept;
+        return count;
     }
 
-    private static double Area(IReadOnlyList<PlanPoint> ring)
+    private static double SignedArea(ReadOnlySpan<PlanPoint> ring)
     {
         double twice = 0;
-        for (var i = 0; i < ring.Count; i++)
+        for (var i = 0; i < ring.Length; i++)
         {
-            var (a, b) = (ring[i], ring[i + 1 == ring.Count ? 0 : i + 1]);
+            var (a, b) = (ring[i], ring[i + 1 == ring.Length ? 0 : i + 1]);
             twice += (a.X * b.Y) - (b.X * a.Y);
         }
 
         return twice / 2;
+    }
+
+    private static PlanPoint[] Points(LineString ring) => [.. ring.Coordinates.SkipLast(1).Select(c => new PlanPoint(c.X, c.Y))];
+
+    /// <summary>Where a ring lies at all, and whether it adds or takes away.</summary>
+    private readonly record struct Extent(double Left, double Low, double Right, double High, double AreaM2, int Sign)
+    {
+        public static Extent Of(PlanPoint[] ring, bool hole) =>
+            new(ring.Min(p => p.X), ring.Min(p => p.Y), ring.Max(p => p.X), ring.Max(p => p.Y), Math.Abs(SignedArea(ring)), hole ? -1 : 1);
+
+        public bool Within(double left, double low, double right, double high) => Left >= left && Right <= right && Low >= low && High <= high;
+
+        public bool Apart(double left, double low, double right, double high) => Left >= right || Right <= left || Low >= high || High <= low;
     }
 }

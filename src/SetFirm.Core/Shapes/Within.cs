@@ -26,7 +26,7 @@ public static class Within
             return double.PositiveInfinity;
         }
 
-        var distance = n > MostPlain ? Indexed(stretches) : at => stretches.Min(s => at.DistanceToSegment(s.From, s.To));
+        var distance = n > MostPlain ? Indexed(stretches) : at => NearestM(at, stretches);
         var box = outline.Net.EnvelopeInternal;
         var deepest = 0.0;
         for (var ix = 0; ix < GridSide; ix++)
@@ -34,14 +34,26 @@ public static class Within
             for (var iy = 0; iy < GridSide; iy++)
             {
                 var at = new PlanPoint(box.MinX + (box.Width * (ix + 0.5) / GridSide), box.MinY + (box.Height * (iy + 0.5) / GridSide));
-                if (outline.Region.Contains(at))
+                // Far from the edges first: whether it lies inside is the dearer question.
+                if (distance(at) is var away && away > deepest && outline.Region.Contains(at))
                 {
-                    deepest = Math.Max(deepest, distance(at));
+                    deepest = away;
                 }
             }
         }
 
         return deepest;
+    }
+
+    private static double NearestM(PlanPoint at, PlanCut[] stretches)
+    {
+        var nearest = double.PositiveInfinity;
+        foreach (var stretch in stretches)
+        {
+            nearest = Math.Min(nearest, at.DistanceToSegment(stretch.From, stretch.To));
+        }
+
+        return nearest;
     }
 
     private static Func<PlanPoint, double> Indexed(PlanCut[] stretches)

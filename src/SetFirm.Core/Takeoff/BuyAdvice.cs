@@ -9,40 +9,11 @@ using SetFirm.Core.Steel;
 
 namespace SetFirm.Core.Takeoff;
 
-/// <summary>Bags that a pour takes.</summary>
-/// <param name="Bag">Id.</param>
-/// <param name="Date">Of the pour.</param>
-/// <param name="Bags">How many, halves too.</param>
-public readonly record struct DatedBags(string Bag, LocalDate Date, double Bags);
-
 /// <summary>From everything the plan uses to what is bought, and for how much.</summary>
 public static class BuyAdvice
 {
     /// <summary>A closed bag is good for so long, days. Source: site practice.</summary>
     public const int BagKeepsDays = 90;
-
-    /// <summary>Bags for pours that come after the first ones have grown old are bought later.</summary>
-    /// <param name="bags">Of each pour, in the order in which they are poured.</param>
-    /// <param name="remarks">Takes a note for each time that one goes to the shop again.</param>
-    public static void CheckAge(IReadOnlyList<DatedBags> bags, Remarks remarks)
-    {
-        ArgumentNullException.ThrowIfNull(bags);
-        ArgumentNullException.ThrowIfNull(remarks);
-        foreach (var kind in bags.GroupBy(b => b.Bag))
-        {
-            var left = kind.OrderBy(b => b.Date).ToList();
-            for (var first = true; left.Count > 0; first = false)
-            {
-                var (from, fresh) = (left[0].Date, left.TakeWhile(b => Period.DaysBetween(left[0].Date, b.Date) <= BagKeepsDays).ToArray());
-                if (!first)
-                {
-                    remarks.Note(Places.Buy.Self, new Notice.BagsGrowOld(kind.Key, Math.Ceiling(fresh.Sum(b => b.Bags) - 1e-9), from, BagKeepsDays));
-                }
-
-                left.RemoveRange(0, fresh.Length);
-            }
-        }
-    }
 
     public const string TripId = "trip";
     public const string DeliveryId = "delivery";
@@ -72,7 +43,7 @@ public static class BuyAdvice
         ArgumentNullException.ThrowIfNull(terms);
         ArgumentNullException.ThrowIfNull(ways);
         ArgumentNullException.ThrowIfNull(remarks);
-        var needs = job.Pours.SelectMany(p => Concrete(p, job.Sold)).Concat(Cuts(job)).Concat(job.Elements.SelectMany(e => Built(e, job))).Concat(Hands(job));
+        var needs = OpenedBags.Settle(job.Pours).SelectMany(p => Concrete(p, job.Sold)).Concat(Cuts(job)).Concat(job.Elements.SelectMany(e => Built(e, job))).Concat(Hands(job));
         var shed = new Dictionary<string, double>();
         foreach (var (good, amount) in terms.Shed)
         {
@@ -90,8 +61,29 @@ public static class BuyAdvice
         var plan = new BuyPlan(
             lines, terms.ExtrasMoney, cost, PerElement(lines, job, cost - goods), lines.Where(l => l.Good.Group == GoodGroup.Concrete).Sum(l => l.Cost), kg, carry, m3,
             Supply(recipe, m3, ways, terms));
+        CheckAge(job.Pours, remarks);
         Explain(plan, goods, job, ways, remarks);
         return plan;
+    }
+
+    // Bags for pours that come after the first ones have grown old are bought later: a note for each time that one goes to the shop again.
+    private static void CheckAge(IEnumerable<PourMeasured> pours, Remarks remarks)
+    {
+        var bags = pours.Where(p => p is { Recipe: BaggedRecipe, Date: not null }).Select(p => (Bag: ((BaggedRecipe)p.Recipe).Bag.Id, Date: p.Date!.Value, Bags: (double)p.Units / BaggedRecipe.UnitsPerBag));
+        foreach (var kind in bags.GroupBy(b => b.Bag))
+        {
+            var left = kind.OrderBy(b => b.Date).ToList();
+            for (var first = true; left.Count > 0; first = false)
+            {
+                var (from, fresh) = (left[0].Date, left.TakeWhile(b => Period.DaysBetween(left[0].Date, b.Date) <= BagKeepsDays).ToArray());
+                if (!first)
+                {
+                    remarks.Note(Places.Buy.Self, new Notice.BagsGrowOld(kind.Key, Math.Ceiling(fresh.Sum(b => b.Bags) - 1e-9), from, BagKeepsDays));
+                }
+
+                left.RemoveRange(0, fresh.Length);
+            }
+        }
     }
 
     private static IEnumerable<Need> Concrete(PourMeasured pour, UnitSystem sold)
@@ -101,8 +93,9 @@ public static class BuyAdvice
     }
 
     private static IEnumerable<Need> Cuts(BuyJob job) =>
-        job.Boards.SelectMany(list => list.Layout.Boards.Select(board => new Need(Goods.Board(Lumber.Find(list.Stock)!, board.StockMm / 1000), 1)))
-            .Concat(job.Bars.Where(l => Bars.Find(l.Stock) is not null).SelectMany(list => list.Layout.Boards.Select(bar => new Need(Goods.Bar(Bars.Find(list.Stock)!, bar.StockMm / 1000), 1))));
+        job.Boards.SelectMany(list => list.Layout.Boards.CountBy(b => b.StockMm).Select(stock => new Need(Goods.Board(Lumber.Find(list.Stock)!, stock.Key / 1000), stock.Value)))
+            .Concat(job.Bars.Where(l => Bars.Find(l.Stock) is not null)
+                .SelectMany(list => list.Layout.Boards.CountBy(b => b.StockMm).Select(stock => new Need(Goods.Bar(Bars.Find(list.Stock)!, stock.Key / 1000), stock.Value))));
 
     private static IEnumerable<Need> Built(BuyElement built, BuyJob job)
     {

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using NodaTime;
 using SetFirm.Core.Curing;
 using SetFirm.Core.Formwork;
 using SetFirm.Core.Ground;
@@ -34,10 +35,11 @@ public sealed record BuyElement(
 
 /// <summary>What one pour measures out.</summary>
 /// <param name="Recipe">Its mix.</param>
-/// <param name="Units">Of it, with what of an opened bag is lost.</param>
+/// <param name="Date">Null while it is not known.</param>
+/// <param name="Units">Of it.</param>
 /// <param name="Batched">Units that were measured out; 0 where nothing is batched yet.</param>
 /// <param name="MeasuredOut">Of each thing.</param>
-public sealed record PourMeasured(Recipe Recipe, int Units, int Batched, IReadOnlyList<Measure> MeasuredOut);
+public sealed record PourMeasured(Recipe Recipe, LocalDate? Date, int Units, int Batched, IReadOnlyList<Measure> MeasuredOut);
 
 /// <summary>Everything that a job uses.</summary>
 /// <param name="Elements">What each takes.</param>
@@ -46,7 +48,7 @@ public sealed record PourMeasured(Recipe Recipe, int Units, int Batched, IReadOn
 /// <param name="Plastic">Plastic lies under it.</param>
 /// <param name="Method">How it is kept wet.</param>
 /// <param name="Hands">People.</param>
-/// <param name="Pours">What each measures out.</param>
+/// <param name="Pours">What each measures out, in the order in which they are poured.</param>
 /// <param name="Sold">Where.</param>
 public sealed record BuyJob(
     ImmutableArray<BuyElement> Elements, ImmutableArray<CutList> Boards, ImmutableArray<CutList> Bars, bool Plastic, CuringMethod Method, int Hands, ImmutableArray<PourMeasured> Pours,

@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using SetFirm.Core.Formwork;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
@@ -20,15 +21,17 @@ public static class Goods
 
     private const double MetricCementKg = 25;
 
-    public static Good Bag(BagMix bag)
-    {
-        ArgumentNullException.ThrowIfNull(bag);
-        return Of(GoodKind.Bag, GoodGroup.Concrete, GoodUnit.Piece, bag.Mass.Kilograms, bag.Id, 0, new Pack(1, Math.Round(bag.Mass.Kilograms * BagPricePerKg(bag.Kind), 2)));
-    }
+    // The same bag is asked for at every point of a curve over volume.
+    private static readonly ConditionalWeakTable<BagMix, Good> Bags = [];
 
-    public static Good Cement(UnitSystem sold) => sold == UnitSystem.Us
-        ? Of(GoodKind.Cement, GoodGroup.Concrete, GoodUnit.Kg, 1, "", 0, new Pack(Math.Round(Mass.FromPounds(94).Kilograms, 2), 15))
-        : Of(GoodKind.Cement, GoodGroup.Concrete, GoodUnit.Kg, 1, "", 0, new Pack(MetricCementKg, 6.5));
+    public static Good Bag(BagMix bag) => Bags.GetValue(bag, static b =>
+        Of(GoodKind.Bag, GoodGroup.Concrete, GoodUnit.Piece, b.Mass.Kilograms, b.Id, 0, new Pack(1, Math.Round(b.Mass.Kilograms * BagPricePerKg(b.Kind), 2))));
+
+    public static Good Cement(UnitSystem sold) => sold == UnitSystem.Us ? CementInSacks : CementInBags;
+
+    private static Good CementInSacks { get; } = Of(GoodKind.Cement, GoodGroup.Concrete, GoodUnit.Kg, 1, "", 0, new Pack(Math.Round(Mass.FromPounds(94).Kilograms, 2), 15));
+
+    private static Good CementInBags { get; } = Of(GoodKind.Cement, GoodGroup.Concrete, GoodUnit.Kg, 1, "", 0, new Pack(MetricCementKg, 6.5));
 
     public static Good Sand { get; } = Of(GoodKind.Sand, GoodGroup.Concrete, GoodUnit.Kg, 1, "", 0, new Pack(850, 62), new Pack(25, 3.2));
 

@@ -14,12 +14,13 @@ public static class RecipeNeeds
     {
         ArgumentNullException.ThrowIfNull(recipe);
         ArgumentNullException.ThrowIfNull(measured);
-        return recipe switch
+        var dry = recipe switch
         {
-            BaggedRecipe bagged => Bags(bagged, units, sold).Concat(Doses(recipe, units)),
-            PartsRecipe parts => Parts(parts, units, sold, measured).Concat(Doses(recipe, units)),
+            BaggedRecipe bagged => Bags(bagged, units, sold),
+            PartsRecipe parts => Parts(parts, units, sold, measured),
             _ => throw new System.Diagnostics.UnreachableException(),
         };
+        return recipe.Doses.Count == 0 ? dry : dry.Concat(Doses(recipe, units));
     }
 
     private static IEnumerable<Need> Bags(BaggedRecipe recipe, int units, UnitSystem sold)

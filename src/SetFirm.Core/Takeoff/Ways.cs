@@ -149,7 +149,7 @@ public static class Ways
     private static IEnumerable<Way> Bags(WaysContext context, Containers containers, IReadOnlyList<Dose> doses)
     {
         var skim = context.Uses.Contains(MixUse.Skim);
-        foreach (var bag in BagCatalogue.All.Where(b => SoldIn(b, context.Sold)).Concat(context.Bags))
+        foreach (var bag in BagCatalogue.All.Where(b => b.Sold is null || b.Sold == context.Sold).Concat(context.Bags))
         {
             // The middle of its range, or less where the weather asks for less.
             var most = context.Demand.MostWaterCement * bag.Mass.Kilograms * bag.Cement ?? double.PositiveInfinity;
@@ -255,12 +255,6 @@ public static class Ways
         MixSaid.ByParts parts => way.Parts == parts.Parts,
         _ => throw new System.Diagnostics.UnreachableException(),
     };
-
-    // Bags of the catalogue are named by the unit their mass is sold in.
-    private static bool SoldIn(BagMix bag, UnitSystem sold) => bag.Id.EndsWith("lb", StringComparison.Ordinal) == (sold == UnitSystem.Us) || !HasMetricTwin(bag);
-
-    // Only general concrete comes in metric bags in the catalogue; every other kind is offered everywhere.
-    private static bool HasMetricTwin(BagMix bag) => bag.Kind == BagKind.General;
 
     /// <summary>The first bag that would do, to be taken instead.</summary>
     public static BagInstead? Bag(IReadOnlyList<Way> ways) =>

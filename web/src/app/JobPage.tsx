@@ -10,7 +10,7 @@ import { fileName, saveFile } from '../common/saveFile';
 import { app, save as saveWords, steps, stepStates } from '../words';
 import { DiaryContext, DocumentContext, EditingContext, PlannedContext } from '../job/JobContext';
 import classes from './JobPage.module.css';
-import { setAt } from '../job/pointer';
+import { setAt, told } from '../job/pointer';
 import type { Saver } from '../job/saver';
 import { useDiary } from '../job/useDiary';
 import { useJob } from '../job/useJob';
@@ -32,12 +32,15 @@ const order = Object.keys(views) as StepName[];
 function swapUnits(document: JobDocument, report: PlanReport): JobDocument {
   const spelled = report.readings
     .filter((r) => r.bare)
-    .reduce((job, r) => setAt(job, r.path, r.exact), document);
+    .reduce((job, r) => setAt(job, told(r.path), r.exact), document);
   return { ...spelled, units: document.units === 'us' ? 'metric' : 'us' };
 }
 
 function takeRemedy(document: JobDocument, remedy: Remedy): JobDocument {
-  return remedy.edits.reduce((job, e) => setAt(job, e.path, e.text ?? e.number ?? e.yes ?? null), document);
+  return remedy.edits.reduce(
+    (job, e) => setAt(job, told(e.path), e.text ?? e.number ?? e.yes ?? null),
+    document,
+  );
 }
 
 function Rail({ id, report }: { id: string; report: PlanReport | undefined }) {

@@ -1,4 +1,5 @@
 import type { Units } from '../api/client';
+import { FOOT_M } from '../format/format';
 
 /** Fits a drawing in metres into a box in pixels, the same scale both ways. */
 export interface Fit {
@@ -35,8 +36,6 @@ export function fit(points: Point[], width: number, height: number, margin: numb
     scale,
   };
 }
-
-const FOOT_M = 0.3048;
 
 /** Lengths for a scale bar, metres, round in the system they are read in. */
 const BARS_M: Record<Units, number[]> = {

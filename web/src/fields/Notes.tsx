@@ -3,6 +3,7 @@ import { IconAlertTriangle, IconHandStop, IconInfoCircle, IconX } from '@tabler/
 import type { Finding } from '../api/client';
 import { useEditing, usePlanned } from '../job/JobContext';
 import { findingText, remedyText, severities } from '../words';
+import type { Pointer } from '../job/pointer';
 import classes from './Notes.module.css';
 
 const marks: Record<Finding['severity'], typeof IconInfoCircle> = {
@@ -46,7 +47,7 @@ function Note({ finding }: { finding: Finding }) {
 /** The findings under some part of the job, of some weight. Nothing is drawn where there are none. */
 interface NotesProps {
   /** Parts of the job. */
-  under: string[];
+  under: Pointer[];
   only: Finding['severity'][];
   /** Parts of an element that are told elsewhere: /elements/0/steel. */
   not?: string[];

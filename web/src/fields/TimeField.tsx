@@ -1,5 +1,6 @@
 import { TextInput } from '@mantine/core';
 import { useEditing } from '../job/JobContext';
+import type { Pointer } from '../job/pointer';
 import { useWrong } from './useWrong';
 
 /** A local time that the job keeps. */
@@ -9,7 +10,7 @@ export function TimeField({
   value,
   onSay,
 }: {
-  at: string;
+  at: Pointer;
   label: string;
   value: string;
   /** Left out, it is said where it stands. */

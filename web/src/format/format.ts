@@ -3,9 +3,10 @@ import type { Enum, Units } from '../api/client';
 
 const INCH_MM = 25.4;
 const FOOT_MM = 12 * INCH_MM;
+export const FOOT_M = FOOT_MM / 1000;
 const GALLON_L = (231 * INCH_MM ** 3) / 1e6;
 const CUBIC_YARD_L = (36 * INCH_MM) ** 3 / 1e6;
-const SQUARE_FOOT_M2 = (FOOT_MM / 1000) ** 2;
+const SQUARE_FOOT_M2 = FOOT_M ** 2;
 const POUND_KG = 0.45359237;
 const PSI_PER_MPA = 145.0377;
 const MILE_KM = 1.609344;

@@ -1,7 +1,24 @@
 import type { JobDocument } from '../api/client';
 
-/** A JSON pointer (RFC 6901) into a job, for example `/elements/0/thickness`. */
-export type Pointer = string;
+/** Pointers to a value of type `T` that itself lies at `At`, and to all that lies in it. */
+type Into<T, At extends string> =
+  | At
+  | (T extends readonly (infer Row)[] ? Into<Row, `${At}/${number}`> : T extends object ? Of<T, At> : never);
+
+type Of<T, At extends string> = {
+  [Key in keyof T & string]: Into<NonNullable<T[Key]>, `${At}/${Key}`>;
+}[keyof T & string];
+
+/** A JSON pointer (RFC 6901) into a job, for example `/elements/0/thickness`: only what the document's types have. */
+export type Pointer = Of<JobDocument, ''>;
+
+/** An element of the job, or its outline. */
+export type ElementPointer = `/elements/${number}`;
+export type OutlinePointer = `${ElementPointer}/outline`;
+export type MixPointer = `/mixes/${number}`;
+
+/** A place that the report names: the core points by the document's own names, and a test of it walks them all. */
+export const told = (path: string): Pointer => path as Pointer;
 
 type Json = string | number | boolean | null | Json[] | { [key: string]: Json };
 

@@ -1,5 +1,6 @@
 import { useDocument, useEditing, usePlanned } from './JobContext';
 import type { Pour } from '../api/client';
+import type { Pointer } from './pointer';
 import { changePour, type PourChange } from './pours';
 
 export interface ShownPour {
@@ -12,7 +13,7 @@ export interface ShownPour {
   date: string;
   start: string;
   /** Where its day and hour are said. */
-  at: { date: string; start: string };
+  at: { date: Pointer; start: Pointer };
   change: (change: PourChange) => void;
 }
 
@@ -27,7 +28,7 @@ export function usePour(): ShownPour {
   const said = document.pours.findIndex((p) => p.id === pour?.id);
   const own = document.pours[said];
   const proposed = pour !== null && !own && pour.number > 1;
-  const base = own ? `/pours/${String(said)}` : '/day';
+  const base = own ? (`/pours/${said}` as const) : '/day';
   return {
     pour,
     all,

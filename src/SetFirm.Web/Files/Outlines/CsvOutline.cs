@@ -14,8 +14,8 @@ internal static class CsvOutline
         ["mm"] = 0.001,
         ["cm"] = 0.01,
         ["m"] = 1,
-        ["in"] = 0.0254,
-        ["ft"] = 0.3048,
+        ["in"] = Length.MetresPerInch,
+        ["ft"] = Length.MetresPerFoot,
     };
 
     public static FileOutline Read(string text)

@@ -1,5 +1,6 @@
 using System.Globalization;
 using SetFirm.Core.Findings;
+using SetFirm.Core.Quantities;
 
 namespace SetFirm.Web.Files.Outlines;
 
@@ -100,12 +101,12 @@ internal static class DxfOutline
         return pairs[at + 1].Value switch
         {
             "0" => null,
-            "1" => 0.0254,
-            "2" => 0.3048,
+            "1" => Length.MetresPerInch,
+            "2" => Length.MetresPerFoot,
             "4" => 0.001,
             "5" => 0.01,
             "6" => 1,
-            "10" => 0.9144,
+            "10" => Length.MetresPerYard,
             "14" => 0.1,
             var other => throw new OutlineFileException(new Finding(Severity.Error, Place.Line(pairs[at + 1].Line), new Notice.FileUnitUnsupported(Unit: double.TryParse(other, NumberStyles.Integer, CultureInfo.InvariantCulture, out var code) ? code : -1))),
         };

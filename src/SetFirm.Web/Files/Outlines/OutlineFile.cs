@@ -1,5 +1,6 @@
 using SetFirm.Core.Findings;
 using SetFirm.Core.Job;
+using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 
 namespace SetFirm.Web.Files.Outlines;
@@ -79,8 +80,8 @@ internal static class OutlineFile
         OutlineFileUnit.Millimetres => 0.001,
         OutlineFileUnit.Centimetres => 0.01,
         OutlineFileUnit.Metres => 1,
-        OutlineFileUnit.Inches => 0.0254,
-        OutlineFileUnit.Feet => 0.3048,
+        OutlineFileUnit.Inches => Length.MetresPerInch,
+        OutlineFileUnit.Feet => Length.MetresPerFoot,
         _ => throw new System.Diagnostics.UnreachableException(),
     };
 

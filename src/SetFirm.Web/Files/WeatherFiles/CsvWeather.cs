@@ -4,6 +4,7 @@ using CsvHelper.Configuration;
 using NodaTime;
 using NodaTime.Text;
 using SetFirm.Core.Findings;
+using SetFirm.Core.Quantities;
 
 namespace SetFirm.Web.Files.WeatherFiles;
 
@@ -37,8 +38,10 @@ internal static class CsvWeather
         [WeatherColumn.SunWm2] = new() { ["wm2"] = v => v, ["w/m2"] = v => v, ["w/m²"] = v => v },
         [WeatherColumn.Cloud] = new() { ["%"] = v => v / 100, ["pct"] = v => v / 100, ["percent"] = v => v / 100, ["share"] = v => v, ["oktas"] = v => v / 8, ["0-1"] = v => v },
         [WeatherColumn.RainChance] = new() { ["%"] = v => v / 100, ["pct"] = v => v / 100, ["percent"] = v => v / 100, ["share"] = v => v, ["0-1"] = v => v },
-        [WeatherColumn.RainMm] = new() { ["mm"] = v => v, ["in"] = v => v * 25.4, ["inch"] = v => v * 25.4 },
+        [WeatherColumn.RainMm] = new() { ["mm"] = v => v, ["in"] = MmFromInches, ["inch"] = MmFromInches },
     };
+
+    private static double MmFromInches(double inches) => inches * Length.MetresPerInch * 1000;
 
     private static readonly WeatherColumn[] Wanted = [WeatherColumn.AirC, WeatherColumn.Humidity, WeatherColumn.WindKmh];
 

@@ -5,6 +5,7 @@ import { Pick } from '../../common/Pick';
 import { Said } from '../../fields/Said';
 import { build as words, cornerSchemes, frosts, schools, soils } from '../../words';
 import { useDocument, useEditing, usePlanned } from '../../job/JobContext';
+import type { ElementPointer } from '../../job/pointer';
 import classes from './BuildStep.module.css';
 
 const PLY_MM = [6, 9, 12, 15, 18];
@@ -59,7 +60,7 @@ function GroundFields() {
   );
 }
 
-function FormFields({ path, element }: { path: string; element: ElementBuildReport }) {
+function FormFields({ path, element }: { path: ElementPointer; element: ElementBuildReport }) {
   const document = useDocument();
   const { set } = useEditing();
   const boards = api.useQuery('get', '/api/lumber', {}, { staleTime: Infinity });
@@ -135,7 +136,7 @@ function FormFields({ path, element }: { path: string; element: ElementBuildRepo
   );
 }
 
-function SteelFields({ path, element }: { path: string; element: ElementBuildReport }) {
+function SteelFields({ path, element }: { path: ElementPointer; element: ElementBuildReport }) {
   const document = useDocument();
   const { set, format } = useEditing();
   const bars = api.useQuery('get', '/api/bars', {}, { staleTime: Infinity });
@@ -189,7 +190,13 @@ function SteelFields({ path, element }: { path: string; element: ElementBuildRep
 }
 
 /** What the ground is, what the forms are made of, what is put in. */
-export function BuildControls({ path, element }: { path: string; element: ElementBuildReport | undefined }) {
+export function BuildControls({
+  path,
+  element,
+}: {
+  path: ElementPointer;
+  element: ElementBuildReport | undefined;
+}) {
   return (
     <>
       {(!element || element.dig) && <GroundFields />}

@@ -12,6 +12,7 @@ import { CutDrawing } from '../../drawing/CutDrawing';
 import { MouldDrawing } from '../../drawing/MouldDrawing';
 import { SectionDrawing } from '../../drawing/SectionDrawing';
 import { useChosenElement, useEditing, usePlanned } from '../../job/JobContext';
+import type { ElementPointer } from '../../job/pointer';
 import { BuildControls } from './BuildControls';
 import classes from './BuildStep.module.css';
 import { BuildLists } from './BuildLists';
@@ -41,7 +42,7 @@ function sentenceOf(build: BuildReport | null, element: ElementBuildReport | und
   return first + wood + words.steel(steelText(element.steel, f));
 }
 
-function steelFigure(element: ElementBuildReport, path: string, f: Formats): Figure[] {
+function steelFigure(element: ElementBuildReport, path: ElementPointer, f: Formats): Figure[] {
   const { steel } = element;
   switch (steel.school) {
     case 'mesh':
@@ -67,7 +68,12 @@ function steelFigure(element: ElementBuildReport, path: string, f: Formats): Fig
   }
 }
 
-function figuresOf(build: BuildReport, element: ElementBuildReport, path: string, f: Formats): Figure[] {
+function figuresOf(
+  build: BuildReport,
+  element: ElementBuildReport,
+  path: ElementPointer,
+  f: Formats,
+): Figure[] {
   const { dig } = build;
   const bendsM = element.forms?.bendsM ?? 0;
   return [
@@ -146,7 +152,7 @@ export function BuildStep() {
   const build = sections.build;
   const element = build?.elements.find((e) => e.index === at);
   const drawn = sections.shape?.elements.find((e) => e.index === at);
-  const path = `/elements/${String(at)}`;
+  const path = `/elements/${at}` as const;
   const views = build && element ? viewsOf(build, element) : [];
   const view = views.includes(wanted) ? wanted : views[0];
 

@@ -25,6 +25,7 @@ function Standing() {
       {sections.buy?.standing.map((s) => {
         const name = standing[s.id] ?? s.id;
         const noted = buy.prices.findIndex((p) => p.good === s.id);
+        const at = `/buy/prices/${noted < 0 ? buy.prices.length : noted}/price` as const;
         return (
           <div key={s.id} className={classes.row}>
             <span>{name}</span>
@@ -32,9 +33,9 @@ function Standing() {
               label={words.priceOf(name)}
               value={buy.prices[noted]?.price ?? null}
               placeholder={format.money(s.price)}
-              at={noted < 0 ? '' : `/buy/prices/${String(noted)}/price`}
+              at={at}
               onSay={(v) => {
-                edit(`/buy/prices/${s.id}`, (job) => ({ ...job, buy: priced(job.buy, s.id, v, today()) }));
+                edit(at, (job) => ({ ...job, buy: priced(job.buy, s.id, v, today()) }));
               }}
             />
           </div>
@@ -58,25 +59,25 @@ function Extras() {
             value={e.name}
             maxLength={80}
             onChange={(event) => {
-              set(`/buy/extras/${String(i)}/name`, event.currentTarget.value);
+              set(`/buy/extras/${i}/name`, event.currentTarget.value);
             }}
           />
           <NumberCell
             label={words.extraCount(i + 1)}
             value={e.count}
             placeholder="1"
-            at={`/buy/extras/${String(i)}/count`}
+            at={`/buy/extras/${i}/count`}
             onSay={(v) => {
-              set(`/buy/extras/${String(i)}/count`, v ?? 0);
+              set(`/buy/extras/${i}/count`, v ?? 0);
             }}
           />
           <NumberCell
             label={words.extraPrice(i + 1)}
             value={e.price}
             placeholder="0"
-            at={`/buy/extras/${String(i)}/price`}
+            at={`/buy/extras/${i}/price`}
             onSay={(v) => {
-              set(`/buy/extras/${String(i)}/price`, v ?? 0);
+              set(`/buy/extras/${i}/price`, v ?? 0);
             }}
           />
           <RemoveRow label={words.removeExtra(i + 1)} from="/buy/extras" row={i} />

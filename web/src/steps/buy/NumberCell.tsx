@@ -6,7 +6,7 @@ interface NumberCellProps {
   label: string;
   value: number | null;
   placeholder: string;
-  /** Where the number stands in the job once it is there; empty while it is not. */
+  /** Where the number stands in the job once it is there. */
   at: Pointer;
   onSay: (value: number | null) => void;
   step?: number;

@@ -38,7 +38,7 @@ export function OwnBags() {
       <legend>{words.ownBags}</legend>
       <p className={classes.hint}>{words.ownBagsHint}</p>
       {buy.bags.map((bag, i) => {
-        const at = `/buy/bags/${String(i)}`;
+        const at = `/buy/bags/${i}` as const;
         return (
           <div key={bag.id} className={classes.own}>
             <Group gap="xs" wrap="nowrap" align="flex-start">

@@ -15,6 +15,7 @@ function Line({ line, name }: { line: BuyLine; name: string }) {
   const { edit, format } = useEditing();
   const { shed, prices } = document.buy;
   const there = shed.findIndex((s) => s.good === line.good);
+  const stock = `/buy/shed/${there < 0 ? shed.length : there}/amount` as const;
   return (
     <tr>
       <th scope="row">{name}</th>
@@ -24,9 +25,9 @@ function Line({ line, name }: { line: BuyLine; name: string }) {
           label={words.shedOf(name)}
           value={shed[there]?.amount ?? null}
           placeholder="0"
-          at={there < 0 ? '' : `/buy/shed/${String(there)}/amount`}
+          at={stock}
           onSay={(v) => {
-            edit(`/buy/shed/${line.good}`, (job) => ({ ...job, buy: stocked(job.buy, line.good, v) }));
+            edit(stock, (job) => ({ ...job, buy: stocked(job.buy, line.good, v) }));
           }}
         />
       </td>
@@ -34,6 +35,7 @@ function Line({ line, name }: { line: BuyLine; name: string }) {
       <td className={classes.input}>
         {line.packs.map((p) => {
           const noted = prices.findIndex((x) => x.good === p.id);
+          const at = `/buy/prices/${noted < 0 ? prices.length : noted}/price` as const;
           return (
             <NumberCell
               key={p.id}
@@ -42,9 +44,9 @@ function Line({ line, name }: { line: BuyLine; name: string }) {
               )}
               value={prices[noted]?.price ?? null}
               placeholder={format.money(p.price)}
-              at={noted < 0 ? '' : `/buy/prices/${String(noted)}/price`}
+              at={at}
               onSay={(v) => {
-                edit(`/buy/prices/${p.id}`, (job) => ({ ...job, buy: priced(job.buy, p.id, v, today()) }));
+                edit(at, (job) => ({ ...job, buy: priced(job.buy, p.id, v, today()) }));
               }}
             />
           );

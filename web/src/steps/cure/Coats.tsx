@@ -22,7 +22,7 @@ const FIELDS: Record<NumberField, string> = {
 
 function CoatNumber({ row, field, coat }: { row: number; field: NumberField; coat: CoatDocument }) {
   const { set } = useEditing();
-  const at = `/cure/coats/${String(row)}/${field}`;
+  const at = `/cure/coats/${row}/${field}` as const;
   const wrong = useWrong(at);
   return (
     <NumberInput
@@ -58,7 +58,7 @@ export function Coats({ cure, format }: { cure: CureReport | null; format: Forma
               value={coat.name}
               maxLength={80}
               onChange={(e) => {
-                set(`/cure/coats/${String(row)}/name`, e.currentTarget.value);
+                set(`/cure/coats/${row}/name`, e.currentTarget.value);
               }}
             />
             <RemoveRow label={words.removeCoat(coat.name)} from="/cure/coats" row={row} labelled />
@@ -73,7 +73,7 @@ export function Coats({ cure, format }: { cure: CureReport | null; format: Forma
             label={words.coatOnDry}
             checked={coat.onDry}
             onChange={(e) => {
-              set(`/cure/coats/${String(row)}/onDry`, e.currentTarget.checked);
+              set(`/cure/coats/${row}/onDry`, e.currentTarget.checked);
             }}
           />
           <ul className={classes.coatTimes}>

@@ -24,6 +24,7 @@ import {
   steps,
 } from '../../words';
 import { TimeField } from '../../fields/TimeField';
+import type { Pointer } from '../../job/pointer';
 import { SiteFields } from './SiteFields';
 import classes from './DayStep.module.css';
 
@@ -219,7 +220,7 @@ export function DayStep() {
     },
     { staleTime: 600_000 },
   );
-  const wrong = (at: string) => {
+  const wrong = (at: Pointer) => {
     const found = findingsAt(report, at).find((f) => f.severity === 'error');
     return found ? findingText(found.says, format) : undefined;
   };
@@ -248,9 +249,7 @@ export function DayStep() {
         )
       }
       figures={day ? figuresOf(day, format) : []}
-      notes={
-        <Notes under={['/day', '/pours', '/timeZone', '/weather']} only={['error', 'warning', 'note']} />
-      }
+      notes={<Notes under={['/day', '/pours', '/timeZone']} only={['error', 'warning', 'note']} />}
       controls={
         <>
           <SegmentedControl

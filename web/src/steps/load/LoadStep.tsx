@@ -189,7 +189,7 @@ export function LoadStep() {
             <Amount at="/mixing/mixers" value={mixing.mixers ?? 1} label={fields.mixersCount} />
             {several && pour?.said != null && (
               <Amount
-                at={`/pours/${String(pour.said)}/hands`}
+                at={`/pours/${pour.said}/hands`}
                 value={document.pours[pour.said]?.hands ?? null}
                 label={pourWords.hands}
                 optional

@@ -14,12 +14,12 @@ import {
   mix as words,
 } from '../../words';
 import { useDocument, useEditing } from '../../job/JobContext';
-import type { Pointer } from '../../job/pointer';
+import type { MixPointer } from '../../job/pointer';
 import classes from './MixStep.module.css';
 
 /** A mix of the job, and where it stands in it. */
 interface OfMix<M extends MixDocument = MixDocument> {
-  at: Pointer;
+  at: MixPointer;
   mix: M;
 }
 

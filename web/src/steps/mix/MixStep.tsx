@@ -147,7 +147,7 @@ export function MixStep() {
   const index = Math.min(picked, mixes.length - 1);
   const said = mixes[index];
   if (!said) throw new Error('a job has a mix');
-  const at = `/mixes/${String(index)}`;
+  const at = `/mixes/${index}` as const;
   const mix = index === 0 ? sections.mix : (report.otherMixes.find((m) => m.index === index) ?? null);
   const { load } = sections;
   const pourMix = report.pours.find((p) => p.id === report.pour)?.mix;

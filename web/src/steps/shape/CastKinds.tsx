@@ -5,11 +5,18 @@ import { Pick } from '../../common/Pick';
 import { Said } from '../../fields/Said';
 import { counterCastings, fields, footingForms, pieceUses } from '../../words';
 import { useEditing } from '../../job/JobContext';
+import type { ElementPointer } from '../../job/pointer';
 import type { KindProps } from './kindProps';
 import { OutlinedFields } from './OutlinedFields';
 
 /** How many pieces come from how many moulds. */
-export function CastingFields({ at, casting }: { at: string; casting: ElementOf<'piece'>['casting'] }) {
+export function CastingFields({
+  at,
+  casting,
+}: {
+  at: `${ElementPointer}/casting`;
+  casting: ElementOf<'piece'>['casting'];
+}) {
   return (
     <Group gap="xs" align="flex-start">
       <Amount at={`${at}/pieces`} value={casting.pieces} label={fields.pieces} />
@@ -100,7 +107,12 @@ function inForm(kind: Form['kind'], was: Form): Form {
   }
 }
 
-const formFields: Record<Form['kind'], [string, string][]> = {
+type FormSize = Exclude<
+  { [Kind in Form['kind']]: keyof Extract<Form, { kind: Kind }> }[Form['kind']],
+  'kind'
+>;
+
+const formFields: Record<Form['kind'], [FormSize, string][]> = {
   box: [
     ['along', fields.along_],
     ['across', fields.across],
@@ -126,7 +138,7 @@ const formFields: Record<Form['kind'], [string, string][]> = {
 
 export function FootingFields({ element, path }: KindProps<'footing'>) {
   const { set } = useEditing();
-  const sizes = element.form as unknown as Record<string, string>;
+  const sizes = element.form as Partial<Record<FormSize, string>>;
   return (
     <>
       <Group gap="xs" align="flex-start">

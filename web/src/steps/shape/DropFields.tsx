@@ -4,6 +4,7 @@ import type { OutlinedDocument, Units } from '../../api/client';
 import { Said } from '../../fields/Said';
 import { fields, joints } from '../../words';
 import { useDocument, useEditing } from '../../job/JobContext';
+import type { ElementPointer } from '../../job/pointer';
 import { setEdge } from './edges';
 import classes from './ShapeStep.module.css';
 import { useDrawn } from './useDrawn';
@@ -14,7 +15,7 @@ const usual: Record<Units, { slab: [string, string]; counter: [string, string] }
 };
 
 /** Thickened edges of a slab, aprons of a counter. */
-export function DropFields({ element, path }: { element: OutlinedDocument; path: string }) {
+export function DropFields({ element, path }: { element: OutlinedDocument; path: ElementPointer }) {
   const document = useDocument();
   const { set } = useEditing();
   const edges = useDrawn(path)?.edges.length ?? element.edges.length;
@@ -33,14 +34,14 @@ export function DropFields({ element, path }: { element: OutlinedDocument; path:
               {i + 1}
             </span>
             <Said
-              at={`${path}/edges/${String(i)}/drop/width`}
+              at={`${path}/edges/${i}/drop/width`}
               value={drop.width}
               label={fields.dropWidth(i + 1)}
               compact
               small
             />
             <Said
-              at={`${path}/edges/${String(i)}/drop/depth`}
+              at={`${path}/edges/${i}/drop/depth`}
               value={drop.depth}
               label={fields.dropDepth(i + 1)}
               compact

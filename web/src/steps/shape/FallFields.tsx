@@ -4,6 +4,7 @@ import { Amount } from '../../fields/Amount';
 import { Pick } from '../../common/Pick';
 import { fall as words } from '../../words';
 import { useEditing } from '../../job/JobContext';
+import type { ElementPointer } from '../../job/pointer';
 import { edgeNames } from './edges';
 import classes from './ShapeStep.module.css';
 import { useDrawn } from './useDrawn';
@@ -13,11 +14,11 @@ type Kind = 'advised' | NonNullable<OutlinedDocument['fall']>['kind'];
 const USUAL_PERCENT = 2;
 
 /** How water leaves the surface. */
-export function FallFields({ element, path }: { element: OutlinedDocument; path: string }) {
+export function FallFields({ element, path }: { element: OutlinedDocument; path: ElementPointer }) {
   const { set } = useEditing();
   const drawn = useDrawn(path);
   const fall = element.fall ?? null;
-  const at = `${path}/fall`;
+  const at = `${path}/fall` as const;
   const percent = fall && fall.kind !== 'level' ? fall.percent : (drawn?.fall?.percent ?? USUAL_PERCENT);
   const fresh: Record<Kind, () => OutlinedDocument['fall']> = {
     advised: () => null,

@@ -5,6 +5,7 @@ import { RemoveRow } from '../../fields/RemoveRow';
 import { Said } from '../../fields/Said';
 import { jointMethods, joints as words } from '../../words';
 import { useEditing } from '../../job/JobContext';
+import type { ElementPointer } from '../../job/pointer';
 import { edgeNames } from './edges';
 import { jointsOf } from './jointsOf';
 import classes from './ShapeStep.module.css';
@@ -12,11 +13,11 @@ import { useDrawn } from './useDrawn';
 
 const directions = { across: words.across, along: words.along };
 
-function JointRow({ path, joints, i }: { path: string; joints: JointDocument[]; i: number }) {
+function JointRow({ path, joints, i }: { path: ElementPointer; joints: JointDocument[]; i: number }) {
   const { set } = useEditing();
   const joint = joints[i];
   if (!joint) return null;
-  const at = `${path}/joints/${String(i)}`;
+  const at = `${path}/joints/${i}` as const;
   return (
     <div className={classes.jointRow}>
       <Pick
@@ -44,7 +45,7 @@ function JointRow({ path, joints, i }: { path: string; joints: JointDocument[]; 
 }
 
 /** Contraction joints: those proposed, or one's own, and the way out. */
-export function JointFields({ element, path }: { element: OutlinedDocument; path: string }) {
+export function JointFields({ element, path }: { element: OutlinedDocument; path: ElementPointer }) {
   const { set, format } = useEditing();
   const drawn = useDrawn(path);
   const own = element.joints ?? null;

@@ -1,12 +1,13 @@
 import type { ElementDocument } from '../../api/client';
+import type { ElementPointer } from '../../job/pointer';
 import { kinds } from './kinds';
 
 /** The fields of an element, whatever its kind. */
-export function KindFields({ element, path }: { element: ElementDocument; path: string }) {
+export function KindFields({ element, path }: { element: ElementDocument; path: ElementPointer }) {
   // The registry gives each kind its own fields; the pair cannot be told to the compiler.
   const Fields = kinds[element.kind].Fields as (props: {
     element: ElementDocument;
-    path: string;
+    path: ElementPointer;
   }) => React.ReactNode;
   return <Fields element={element} path={path} />;
 }

@@ -5,6 +5,7 @@ import { RemoveRow } from '../../fields/RemoveRow';
 import { Said } from '../../fields/Said';
 import { fields, openingUses } from '../../words';
 import { useDocument, useEditing } from '../../job/JobContext';
+import type { ElementPointer } from '../../job/pointer';
 import classes from './ShapeStep.module.css';
 
 const sizes: Record<Units, { place: string; size: string }> = {
@@ -23,11 +24,11 @@ function fresh(
   return kind === 'round' ? { kind, ...at, diameter: size } : { kind, ...at, width: size, depth: size };
 }
 
-function OpeningRow({ element, path, i }: { element: OutlinedDocument; path: string; i: number }) {
+function OpeningRow({ element, path, i }: { element: OutlinedDocument; path: ElementPointer; i: number }) {
   const { set } = useEditing();
   const opening = element.openings[i];
   if (!opening) return null;
-  const at = `${path}/openings/${String(i)}`;
+  const at = `${path}/openings/${i}` as const;
   return (
     <div className={classes.opening}>
       <TextInput
@@ -65,7 +66,7 @@ function OpeningRow({ element, path, i }: { element: OutlinedDocument; path: str
 }
 
 /** Posts, drains and cut-outs that it is poured round. */
-export function Openings({ element, path }: { element: OutlinedDocument; path: string }) {
+export function Openings({ element, path }: { element: OutlinedDocument; path: ElementPointer }) {
   const document = useDocument();
   const { set } = useEditing();
   const { units } = document;

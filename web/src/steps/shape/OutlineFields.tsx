@@ -4,6 +4,7 @@ import { Pick } from '../../common/Pick';
 import { Said } from '../../fields/Said';
 import { fields, meets, presetAlong, presets, ways } from '../../words';
 import { useEditing } from '../../job/JobContext';
+import type { ElementPointer, OutlinePointer } from '../../job/pointer';
 import { OutlineFile } from './OutlineFile';
 import { PointRows } from './PointRows';
 import { setEdge } from './edges';
@@ -17,7 +18,7 @@ type Preset = Extract<OutlineDocument, { kind: 'preset' }>;
 const notched = (shape: Preset['shape']) => shape === 'lShape' || shape === 'uShape';
 const needsAcross = (shape: Preset['shape']) => notched(shape) || shape === 'rectangle' || shape === 'kidney';
 
-function PresetFields({ outline, at }: { outline: Preset; at: string }) {
+function PresetFields({ outline, at }: { outline: Preset; at: OutlinePointer }) {
   const { set } = useEditing();
   const { shape } = outline;
   return (
@@ -53,7 +54,7 @@ function PresetFields({ outline, at }: { outline: Preset; at: string }) {
 }
 
 /** What each edge meets, for outlines whose edges have no rows of their own. */
-function MeetsRows({ element, path }: { element: OutlinedDocument; path: string }) {
+function MeetsRows({ element, path }: { element: OutlinedDocument; path: ElementPointer }) {
   const { set } = useEditing();
   const edges = useDrawn(path)?.edges.length ?? 0;
   if (edges === 0 || edges > 24) return null;
@@ -83,7 +84,7 @@ function MeetsRows({ element, path }: { element: OutlinedDocument; path: string 
 }
 
 /** The same outline said another way; what was drawn is kept where the way can hold it. */
-function useOtherWay(element: OutlinedDocument, path: string) {
+function useOtherWay(element: OutlinedDocument, path: ElementPointer) {
   const { format } = useEditing();
   const drawn = useDrawn(path);
   return (kind: OutlineDocument['kind']): OutlineDocument => {
@@ -119,10 +120,10 @@ function useOtherWay(element: OutlinedDocument, path: string) {
 }
 
 /** The outline, the way it was measured. */
-export function OutlineFields({ element, path }: { element: OutlinedDocument; path: string }) {
+export function OutlineFields({ element, path }: { element: OutlinedDocument; path: ElementPointer }) {
   const { set } = useEditing();
   const other = useOtherWay(element, path);
-  const at = `${path}/outline`;
+  const at = `${path}/outline` as const;
   const { outline } = element;
   return (
     <fieldset className={classes.group}>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { http, type Enum, type Finding } from '../../api/client';
 import { fields, fileUnits, findingText } from '../../words';
 import { useEditing } from '../../job/JobContext';
+import type { ElementPointer } from '../../job/pointer';
 import classes from './ShapeStep.module.css';
 
 type Unit = NonNullable<Enum<'OutlineFileUnit'>>;
@@ -10,7 +11,7 @@ type Unit = NonNullable<Enum<'OutlineFileUnit'>>;
 const LARGEST_BYTES = 2_000_000;
 
 /** Reads an outline from a drawing, a map outline or a table of points. What is wrong with the file is said here. */
-export function OutlineFile({ path }: { path: string }) {
+export function OutlineFile({ path }: { path: ElementPointer }) {
   const { set, format } = useEditing();
   const [text, setText] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);

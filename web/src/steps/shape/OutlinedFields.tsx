@@ -1,4 +1,5 @@
 import type { OutlinedDocument } from '../../api/client';
+import type { ElementPointer } from '../../job/pointer';
 import { DropFields } from './DropFields';
 import { FallFields } from './FallFields';
 import { JointFields } from './JointFields';
@@ -7,7 +8,7 @@ import { OutlineFields } from './OutlineFields';
 
 interface OutlinedFieldsProps {
   element: OutlinedDocument;
-  path: string;
+  path: ElementPointer;
   /** It may be deeper along an edge. */
   drops?: boolean;
   falls?: boolean;

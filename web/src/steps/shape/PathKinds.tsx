@@ -6,6 +6,7 @@ import { RemoveRow } from '../../fields/RemoveRow';
 import { Said } from '../../fields/Said';
 import { eases, fields } from '../../words';
 import { useEditing } from '../../job/JobContext';
+import type { ElementPointer } from '../../job/pointer';
 import { CastingFields } from './CastKinds';
 import type { KindProps } from './kindProps';
 import classes from './ShapeStep.module.css';
@@ -18,11 +19,19 @@ function otherKind(was: StretchDocument): StretchDocument {
     : { kind: 'straight', length: was.radius };
 }
 
-function StretchRow({ path, stretches, i }: { path: string; stretches: StretchDocument[]; i: number }) {
+function StretchRow({
+  path,
+  stretches,
+  i,
+}: {
+  path: ElementPointer;
+  stretches: StretchDocument[];
+  i: number;
+}) {
   const { set } = useEditing();
   const stretch = stretches[i];
   if (!stretch) return null;
-  const at = `${path}/path/${String(i)}`;
+  const at = `${path}/path/${i}` as const;
   const n = i + 1;
   const degrees = stretch.kind === 'arc' ? stretch.sweep : (stretch.turn ?? 0);
   return (
@@ -60,7 +69,7 @@ function StretchRow({ path, stretches, i }: { path: string; stretches: StretchDo
 }
 
 /** The middle of a border, a kerb or a ribbon: straights and bends one after another. */
-export function PathFields({ path, stretches }: { path: string; stretches: StretchDocument[] }) {
+export function PathFields({ path, stretches }: { path: ElementPointer; stretches: StretchDocument[] }) {
   const { set } = useEditing();
   const last = stretches.at(-1);
   return (

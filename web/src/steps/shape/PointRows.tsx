@@ -3,6 +3,7 @@ import type { OutlineDocument } from '../../api/client';
 import { fields } from '../../words';
 import { useEditing } from '../../job/JobContext';
 import { useWrong } from '../../fields/useWrong';
+import type { OutlinePointer, Pointer } from '../../job/pointer';
 import classes from './ShapeStep.module.css';
 
 type Points = Extract<OutlineDocument, { kind: 'points' }>;
@@ -10,7 +11,7 @@ type Points = Extract<OutlineDocument, { kind: 'points' }>;
 /** More than these come from a file and are changed there. */
 const MOST_ROWS = 40;
 
-function Coordinate({ at, value, label }: { at: string; value: number; label: string }) {
+function Coordinate({ at, value, label }: { at: Pointer; value: number; label: string }) {
   const { set } = useEditing();
   const wrong = useWrong(at);
   return (
@@ -30,7 +31,7 @@ function Coordinate({ at, value, label }: { at: string; value: number; label: st
 }
 
 /** Corners by coordinates, as a file gave them. */
-export function PointRows({ outline, at }: { outline: Points; at: string }) {
+export function PointRows({ outline, at }: { outline: Points; at: OutlinePointer }) {
   return (
     <>
       <p className={classes.hint}>{fields.points(outline.points.length)}</p>
@@ -40,8 +41,8 @@ export function PointRows({ outline, at }: { outline: Points; at: string }) {
             <span className={classes.no} aria-hidden>
               {i + 1}
             </span>
-            <Coordinate at={`${at}/points/${String(i)}/x`} value={point.x} label={fields.pointX(i + 1)} />
-            <Coordinate at={`${at}/points/${String(i)}/y`} value={point.y} label={fields.pointY(i + 1)} />
+            <Coordinate at={`${at}/points/${i}/x`} value={point.x} label={fields.pointX(i + 1)} />
+            <Coordinate at={`${at}/points/${i}/y`} value={point.y} label={fields.pointY(i + 1)} />
           </div>
         ))}
       </div>

@@ -24,6 +24,7 @@ import { SectionDrawing } from '../../drawing/SectionDrawing';
 import { useChosenElement, useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import { freshId, withoutElement } from '../../job/pours';
 import { MixOf } from '../../fields/MixOf';
+import type { ElementPointer } from '../../job/pointer';
 import { setEdge } from './edges';
 import { jointsOf } from './jointsOf';
 import { KindFields } from './KindFields';
@@ -63,7 +64,7 @@ function useSentence(): string {
     : sentenceOf(kind, only, format);
 }
 
-function figuresOf(drawn: ElementReport, path: string, f: Formats): Figure[] {
+function figuresOf(drawn: ElementReport, path: ElementPointer, f: Formats): Figure[] {
   const lowest = Math.max(0, ...(drawn.fall?.cornersMm ?? []));
   const parts = drawn.parts.map((p) => `${castParts[p.part]} ${f.bulk(p.litres)}`).join(', ');
   return [
@@ -183,7 +184,7 @@ function ElementTools({ at }: { at: number }) {
   );
 }
 
-function NameField({ kind, name, path }: { kind: ElementKind; name: string; path: string }) {
+function NameField({ kind, name, path }: { kind: ElementKind; name: string; path: ElementPointer }) {
   const { set } = useEditing();
   return (
     <TextInput
@@ -205,7 +206,7 @@ function CommonFields({
   drawn,
 }: {
   element: ElementDocument;
-  path: string;
+  path: ElementPointer;
   drawn: ElementReport | undefined;
 }) {
   const { set } = useEditing();
@@ -248,7 +249,7 @@ export function ShapeStep() {
   const element = document.elements[at];
   const drawn = sections.shape?.elements.find((e) => e.index === at);
   const built = sections.build?.elements.find((e) => e.index === at);
-  const path = `/elements/${String(at)}`;
+  const path = `/elements/${at}` as const;
   const [pick, setPick] = useState<{ at: number; panel: number } | null>(null);
   const picked = pick?.at === at ? pick.panel : null;
   const edges = element && 'edges' in element ? element.edges : null;

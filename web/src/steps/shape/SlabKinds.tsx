@@ -54,7 +54,7 @@ export function OverlayFields({ element, path }: KindProps<'overlay'>) {
           {element.probes.map((probe, i) => (
             <Group key={i} gap={2} wrap="nowrap" align="flex-start">
               <Said
-                at={`${path}/probes/${String(i)}/depth`}
+                at={`${path}/probes/${i}/depth`}
                 value={probe.depth}
                 label={fields.probe(i + 1)}
                 compact

@@ -4,12 +4,13 @@ import { RemoveRow } from '../../fields/RemoveRow';
 import { Said } from '../../fields/Said';
 import { fields } from '../../words';
 import { useEditing } from '../../job/JobContext';
+import type { OutlinePointer } from '../../job/pointer';
 import classes from './ShapeStep.module.css';
 
 type Taped = Extract<OutlineDocument, { kind: 'taped' }>;
 
 /** Corners by two tapes from two nails, and a third that checks them. */
-export function TapedCorners({ outline, at }: { outline: Taped; at: string }) {
+export function TapedCorners({ outline, at }: { outline: Taped; at: OutlinePointer }) {
   const { set } = useEditing();
   return (
     <>
@@ -22,21 +23,21 @@ export function TapedCorners({ outline, at }: { outline: Taped; at: string }) {
               {i + 1}
             </span>
             <Said
-              at={`${at}/corners/${String(i)}/a`}
+              at={`${at}/corners/${i}/a`}
               value={corner.a}
               label={fields.fromA(i + 1)}
               compact
               ifEmpty="A"
             />
             <Said
-              at={`${at}/corners/${String(i)}/b`}
+              at={`${at}/corners/${i}/b`}
               value={corner.b}
               label={fields.fromB(i + 1)}
               compact
               ifEmpty="B"
             />
             <Said
-              at={`${at}/corners/${String(i)}/check`}
+              at={`${at}/corners/${i}/check`}
               value={corner.check ?? ''}
               label={fields.checkTape(i + 1)}
               compact

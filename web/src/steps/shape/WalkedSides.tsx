@@ -6,6 +6,7 @@ import { RemoveRow } from '../../fields/RemoveRow';
 import { Said } from '../../fields/Said';
 import { fields, meets } from '../../words';
 import { useEditing } from '../../job/JobContext';
+import type { ElementPointer } from '../../job/pointer';
 import { setEdge } from './edges';
 import classes from './ShapeStep.module.css';
 import { useDrawn } from './useDrawn';
@@ -17,7 +18,7 @@ const turns = { '90': fields.left, '-90': fields.right };
 interface SideProps {
   element: OutlinedDocument;
   outline: Walked;
-  path: string;
+  path: ElementPointer;
   side: SideDocument;
   i: number;
 }
@@ -25,7 +26,7 @@ interface SideProps {
 function SideRow({ element, outline, path, side, i }: SideProps) {
   const { set, format } = useEditing();
   const drawn = useDrawn(path);
-  const at = `${path}/outline/sides/${String(i)}`;
+  const at = `${path}/outline/sides/${i}` as const;
   const square = side.turn === 90 || side.turn === -90;
   const found = drawn?.edges.length === outline.sides.length ? drawn.edges[i] : undefined;
   const [bowed, setBowed] = useState((side.rise ?? '') !== '');

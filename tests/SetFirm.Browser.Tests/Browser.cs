@@ -87,13 +87,23 @@ public sealed class Browser : IDisposable
     public IWebElement Find(By by)
     {
         IWebElement? found = null;
-        Until(() =>
+        try
         {
-            found = Driver.FindElements(by).FirstOrDefault(e => e.Displayed);
-            return found is not null;
-        });
+            Until(() =>
+            {
+                found = Driver.FindElements(by).FirstOrDefault(e => e.Displayed);
+                return found is not null;
+            });
+        }
+        catch (WebDriverTimeoutException)
+        {
+            throw new NoSuchElementException($"{by} at {Driver.Url}, where it says:\n{Driver.FindElement(By.TagName("body")).Text}\nand in its fields: {Fields()}");
+        }
+
         return found!;
     }
+
+    private string Fields() => string.Join("; ", Driver.FindElements(By.CssSelector("main input, main select")).Where(e => e.Displayed).Select(e => $"{e.GetAttribute("aria-label")} {e.GetAttribute("value")}"));
 
     /// <summary>A field by the label that a person reads, or that a screen reader says.</summary>
     public IWebElement Field(string label) => Find(By.XPath(

@@ -101,6 +101,13 @@ internal static class Samples
         Moisture = Moisture.Damp,
     };
 
+    /// <summary>Of 12 L each, water by the litre.</summary>
+    public static Containers Containers()
+    {
+        var bucket = new Container(ContainerKind.Bucket, Volume.FromLitres(12));
+        return new Containers(bucket, bucket, bucket, new Container(ContainerKind.Jug, Volume.FromLitres(1)));
+    }
+
     /// <summary>Everything by one bucket, water too.</summary>
     public static ContainersDocument Buckets(string size)
     {

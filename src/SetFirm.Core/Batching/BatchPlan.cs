@@ -35,13 +35,16 @@ public abstract record Batched
 
 /// <summary>Splits a volume into the fewest level batches that the mixer takes.</summary>
 /// <remarks>
-/// Fewest batches first; among those, whole bags or containers where they cover the volume; then as even as can be,
+/// Fewest batches first; among those, whole bags or containers where they overshoot the volume by a twentieth at most, else halves, then quarters; then as even as can be,
 /// the smaller ones last. Batches so differ by at most one unit (one whole bag where whole bags do).
 /// Source: site practice.
 /// </remarks>
 public static class Batches
 {
     public const int Most = 500;
+
+    /// <summary>Whole bags or containers may be so much more than is wanted, share. Source: site practice.</summary>
+    private const double MostOver = 0.05;
 
     /// <param name="wanted">To be placed, hold-back included.</param>
     /// <param name="unit">The least that a batch is made in.</param>
@@ -72,9 +75,22 @@ public static class Batches
             return new Batched.TooMany(count > long.MaxValue / 2 ? long.MaxValue : (long)count);
         }
 
-        var wholes = Level((int)Math.Ceiling(needed / unit.PerWhole), (int)count, unit.PerWhole);
-        var units = wholes[0] <= mostUnits ? wholes : Level((int)needed, (int)count, 1);
-        return new Batched.Fits(new BatchPlan(units, unit));
+        return new Batched.Fits(new BatchPlan(Units(needed, (int)count, mostUnits, unit.PerWhole), unit));
+    }
+
+    // Wholes, or halves and less of them where wholes are too much.
+    private static ImmutableArray<int> Units(double needed, int count, long most, int perWhole)
+    {
+        for (var step = perWhole; step > 1; step /= 2)
+        {
+            var units = Level((int)Math.Ceiling(needed / step), count, step);
+            if (units[0] <= most && units.Sum() <= needed * (1 + MostOver))
+            {
+                return units;
+            }
+        }
+
+        return Level((int)needed, count, 1);
     }
 
     private static ImmutableArray<int> Level(int things, int batches, int unitsEach)

@@ -23,7 +23,7 @@ namespace SetFirm.Core.Planning;
 internal sealed class PourPlanner(
     JobDocument job, ImmutableArray<ElementPlan> elements, IReadOnlyDictionary<string, MixPlan> mixes, MixingPlace? place, DateTimeZone? zone, (LocalTime From, LocalTime Until)? works, Gate gate)
 {
-    /// <summary>From castings alone so little is kept back nothing, litres. Source: site practice.</summary>
+    /// <summary>Of mould castings alone under this nothing is kept back, litres. Source: site practice.</summary>
     private const double NoHoldBackL = 20;
 
     /// <summary>The mixer is rinsed before another mix goes in.</summary>
@@ -51,7 +51,7 @@ internal sealed class PourPlanner(
     {
         var mix = mixes.GetValueOrDefault(sketch.Mix);
         var litres = sketch.Litres;
-        var holdBack = sketch.CastingsOnly && litres < NoHoldBackL ? 0 : LoadAdvice.HoldBackL;
+        var holdBack = litres < NoHoldBackL && sketch.Parts.All(p => Of(p).Traits.InMould) ? 0 : LoadAdvice.HoldBackL;
         var (here, at) = Mixing(sketch, own);
         LoadPlan? load = null;
         IReadOnlyList<BatchRecipe> recipes = [];

@@ -19,7 +19,7 @@ public static class OpenedBags
 
     private static IEnumerable<PourMeasured> Settled(IEnumerable<PourMeasured> pours)
     {
-        var open = new Dictionary<string, (int Units, LocalDate Opened)>();
+        var open = new Dictionary<string, OpenBag>();
         foreach (var pour in pours)
         {
             var lost = 0;
@@ -29,16 +29,23 @@ public static class OpenedBags
                 if (open.Remove(bag, out var left))
                 {
                     var good = Period.DaysBetween(left.Opened, date) <= KeepDays;
-                    (rest, lost) = (good ? Math.Max(0, pour.Units - left.Units) : pour.Units, good ? 0 : left.Units);
+                    var taken = good ? Math.Min(left.Units, rest) : 0;
+                    (rest, lost) = (rest - taken, good ? 0 : left.Units);
+                    if (good && left.Units > taken)
+                    {
+                        open[bag] = left with { Units = left.Units - taken };
+                    }
                 }
 
                 if (rest % BaggedRecipe.UnitsPerBag is > 0 and var used)
                 {
-                    open[bag] = (BaggedRecipe.UnitsPerBag - used, date);
+                    open[bag] = new OpenBag(BaggedRecipe.UnitsPerBag - used, date);
                 }
             }
 
             yield return pour with { Units = pour.Units + lost };
         }
     }
+
+    private readonly record struct OpenBag(int Units, LocalDate Opened);
 }

@@ -23,6 +23,21 @@ public sealed class BatchesTests
         plan.Units.ShouldBe(Enumerable.Repeat(4, 7));
     }
 
+    [Theory]
+    [InlineData(5.3, 1)] // a stone of half a bag opens no second half
+    [InlineData(11.7, 2)]
+    [InlineData(15.1, 3)] // a tread of one bag and a third: one and a half, not two
+    [InlineData(23.0, 4)]
+    public void A_small_pour_takes_half_bags_where_whole_ones_are_too_much(double litres, int halves) => Split(litres, HalfBag, 60).Units.Sum().ShouldBe(halves);
+
+    [Theory]
+    [InlineData(98, 44)] // a twentieth over: eleven whole buckets
+    [InlineData(21.0, 10)] // halves of one
+    [InlineData(4.4, 2)]
+    [InlineData(6.0, 3)] // quarters where halves are too much
+    public void Containers_come_whole_else_in_halves_else_in_quarters(double litres, int quarters) =>
+        Split(litres, new BatchUnit(Volume.FromLitres(2.25), Volume.FromLitres(2.25), PerWhole: 4, BagsWorth: 0.2, Mass.FromKilograms(5)), 400).Units.Sum().ShouldBe(quarters);
+
     [Fact]
     public void A_bag_that_fits_to_the_millilitre_fits() => Split(11.7, HalfBag, 11.7).Units.ShouldBe([2]);
 
@@ -44,10 +59,12 @@ public sealed class BatchesTests
 
         var covered = plan.Total.Litres >= litres - 1e-6;
         var fits = plan.Units.All(u => u * unit.Yield.Litres <= capacity + 1e-6 && u * unit.LooseVolume.Litres <= (capacity * Mixer.LooseOverCapacity) + 1e-6);
-        var step = plan.Units.All(u => u % unit.PerWhole == 0) ? unit.PerWhole : 1;
+        var step = new[] { unit.PerWhole, Math.Max(1, unit.PerWhole / 2), 1 }.First(s => plan.Units.All(u => u % s == 0));
         var level = plan.Units.Max() - plan.Units.Min() <= step && plan.Units.SequenceEqual(plan.Units.OrderDescending());
-        // Nothing to spare that a whole unit (or a whole bag, where whole bags are used) could be taken off.
+        // Nothing to spare that what it is measured in could be taken off, and of more than the least no more than a twentieth over.
         var spare = plan.Total.Litres - litres < (step * unit.Yield.Litres) + 1e-6;
+        var least = Math.Max(1, Math.Ceiling((litres / unit.Yield.Litres) - 1e-9));
+        spare &= step == 1 || plan.Units.Sum() <= least * 1.05;
         return covered && fits && level && spare && plan.Units.All(u => u > 0);
     });
 

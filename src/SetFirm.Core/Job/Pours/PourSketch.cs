@@ -19,7 +19,4 @@ public sealed record PourSketch(string Id, int? Said, ImmutableArray<PourPart> P
 
     /// <summary>Where its day is said.</summary>
     public Place DateAt => Said is { } index ? Places.Pour(index).Date : Places.Day.Date;
-
-    /// <summary>Everything it has comes out of moulds.</summary>
-    public bool CastingsOnly => Parts.All(p => p.Casting is not null);
 }

@@ -72,7 +72,7 @@ public static class Panels
     {
         var noder = new SnappingNoder(SamePlaceM);
         noder.ComputeNodes([.. lines.Select(l => new NodedSegmentString(l, null))]);
-        var seen = new HashSet<OrientedCoordinateArray>();
+        var seen = new SortedSet<OrientedCoordinateArray>();
         return noder.GetNodedSubstrings().Select(s => s.Coordinates).Where(c => seen.Add(new OrientedCoordinateArray(c))).Select(Outline.Factory.CreateLineString);
     }
 

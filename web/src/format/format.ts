@@ -174,7 +174,7 @@ const us: typeof metric = {
   area: (m2) => `${number(m2 / SQUARE_FOOT_M2, 1)} ft²`,
   bulk: (l) => (l < 100 ? `${number(l / GALLON_L, 1)} gal` : `${fixed(l / CUBIC_YARD_L, 2)} yd³`),
   litres: (l) => `${number(l / GALLON_L, 2)} gal`,
-  mass: (kg) => `${number(kg / POUND_KG)} lb`,
+  mass: (kg) => `${number(kg / POUND_KG, kg < 10 * POUND_KG ? 1 : 0)} lb`,
   weighed: (kg) =>
     kg < POUND_KG ? `${number((kg / POUND_KG) * 16, 1)} oz` : `${number(kg / POUND_KG, 2)} lb`,
   celsius: (c) => `${number(c * 1.8 + 32)} °F`,

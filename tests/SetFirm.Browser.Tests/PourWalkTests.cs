@@ -139,6 +139,108 @@ public sealed class PourWalkTests(Site site, Browser browser) : IClassFixture<Si
         browser.Complaints.ShouldBeEmpty();
     }
 
+    [Fact]
+    public async Task Who_pours_on_weekends_gets_weekends_and_the_strip_the_list_and_the_calendar_follow()
+    {
+        var id = await AddAsync("Weekends", Stones);
+        Open(id, "shape");
+        browser.Choose("You pour on", "weekends");
+        browser.Step("Day");
+        string[] Days() => [.. Pours().Select(p => p.FindElement(By.TagName("b")).Text.Split(' ')[1])];
+        browser.Until(() => Days().Skip(1).All(d => d is "Sat" or "Sun"));
+        // Begun on a Thursday all the same: that was said, and it is noted.
+        Days()[0].ShouldBe("Thu");
+        browser.Find(By.CssSelector("li[data-code=notAWorkingDay]"));
+        browser.Step("Cure");
+        browser.Find(By.XPath("//label[normalize-space()='Calendar']")).Click();
+        browser.Find(By.XPath("//*[@data-testid='calendar']//li[@data-kind='pour'][contains(., 'Pour 3')]"));
+        browser.Step("Shape");
+        browser.Choose("You pour on", "any day");
+        browser.Step("Day");
+        browser.Until(() => Days().SequenceEqual(["Thu", "Sat", "Mon"]));
+        browser.Complaints.ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task A_pour_is_chosen_from_the_keyboard_and_says_that_it_is()
+    {
+        var id = await AddAsync("Keys", Stones);
+        Open(id, "load");
+        var first = browser.Sentence;
+        browser.Keyboard(Keys.Tab);
+        for (var i = 0; i < 60 && !browser.Driver.SwitchTo().ActiveElement().Text.Contains("casting 3", StringComparison.Ordinal); i++)
+        {
+            browser.Keyboard(Keys.Tab);
+        }
+
+        browser.Driver.SwitchTo().ActiveElement().GetAttribute("aria-pressed").ShouldBe("false");
+        browser.Keyboard(Keys.Space);
+        browser.Until(() => Pour("casting 3").GetAttribute("aria-pressed") == "true");
+        Pours().Count(p => p.GetAttribute("aria-pressed") == "true").ShouldBe(1);
+        browser.Sentence.ShouldNotBeNullOrEmpty();
+        first.ShouldNotBeNullOrEmpty();
+        // It stays chosen when the page is opened anew on another step of the same visit.
+        browser.Step("Day");
+        Pour("casting 3").GetAttribute("aria-pressed").ShouldBe("true");
+        browser.Complaints.ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task On_a_phone_two_dozen_pours_run_within_their_strip_and_never_off_the_page()
+    {
+        var id = await AddAsync("Treads", job =>
+        {
+            Stones(job);
+            job["elements"]![0]!["name"] = "Tread";
+            job["elements"]![0]!["casting"] = new JsonObject { ["pieces"] = 24, ["moulds"] = 1, ["stripDays"] = 2, ["cleanDays"] = 0 };
+        });
+        browser.Phone();
+        foreach (var step in new[] { "load", "day", "cure", "shape", "buy" })
+        {
+            browser.Open(new Uri(site.Address, $"/jobs/{id}/{step}"));
+            browser.Sentence.ShouldNotBeEmpty();
+            browser.Overflow().Across.ShouldBeLessThanOrEqualTo(0, step);
+        }
+
+        browser.Open(new Uri(site.Address, $"/jobs/{id}/day"));
+        Pours().Length.ShouldBe(24);
+        var last = Pour("casting 24");
+        browser.Driver.ExecuteScript("arguments[0].scrollIntoView({ inline: 'center', block: 'center' })", last);
+        var before = browser.Sentence;
+        last.Click();
+        browser.Until(() => browser.Sentence != before);
+        browser.Overflow().Across.ShouldBeLessThanOrEqualTo(0, "the last of them");
+        browser.Laptop();
+        browser.Complaints.ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task Hands_of_one_pour_are_its_own_and_leave_the_others_alone()
+    {
+        var id = await AddAsync("Hands", job =>
+        {
+            Stones(job);
+            job["elements"]![0]!["id"] = "stones";
+            job["pours"] = new JsonArray(new JsonObject
+            {
+                ["id"] = "second",
+                ["date"] = "2027-05-10",
+                ["parts"] = new JsonArray(new JsonObject { ["element"] = "stones", ["casting"] = 2 }),
+            });
+        });
+        Open(id, "load");
+        Pour("casting 2").Click();
+        browser.Type("Hands for this pour", "4");
+        browser.Until(() => browser.Driver.FindElements(By.CssSelector("[data-state=saving]")).Count == 0);
+        browser.Saved();
+        var kept = await DocumentAsync(id);
+        kept["pours"]![0]!["hands"]!.GetValue<int>().ShouldBe(4);
+        kept["mixing"]!["hands"]!.GetValue<int>().ShouldNotBe(4);
+        Pour("casting 1").Click();
+        browser.Until(() => browser.Driver.FindElements(By.XPath("//label[normalize-space()='Hands for this pour']")).Count == 0);
+        browser.Complaints.ShouldBeEmpty();
+    }
+
     // Six from two moulds, begun on a Thursday.
     private static void Stones(JsonNode job)
     {

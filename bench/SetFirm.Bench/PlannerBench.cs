@@ -125,7 +125,7 @@ public class PlannerBench
     internal static int Run(string[] args)
     {
         var config = ManualConfig.CreateEmpty()
-            .AddJob(Job.Default.WithToolchain(new InProcessEmitToolchain(new())).WithWarmupCount(6).WithIterationCount(20))
+            .AddJob(Job.Default.WithToolchain(new InProcessEmitToolchain(new())).WithWarmupCount(20).WithIterationCount(20))
             .AddColumnProvider(DefaultColumnProviders.Instance)
             .AddColumn(StatisticColumn.Median)
             .AddLogger(ConsoleLogger.Default)

@@ -43,13 +43,14 @@ public static class Steps
     public static IReadOnlyList<(Step Step, StepState State)> Of(JobPlan plan)
     {
         ArgumentNullException.ThrowIfNull(plan);
+        var findings = plan.Findings.ToLookup(f => StepOf(f.Where), f => f.Severity);
         return
         [
             .. Table.Select(row =>
             {
-                var own = plan.Findings.Where(f => StepOf(f.Where) == row.Step).ToArray();
-                return (row.Step, !row.Planned(plan) || own.Any(f => f.Severity == Severity.Error) ? StepState.Blocked
-                    : own.Any(f => f.Severity == Severity.Warning) ? StepState.WantsDecision : StepState.Settled);
+                var own = findings[row.Step];
+                return (row.Step, !row.Planned(plan) || own.Contains(Severity.Error) ? StepState.Blocked
+                    : own.Contains(Severity.Warning) ? StepState.WantsDecision : StepState.Settled);
             }),
         ];
     }

@@ -26,9 +26,6 @@ public static class Panels
     /// <summary>Slivers smaller than this come from rounding, square metres.</summary>
     private const double Sliver = 1e-9;
 
-    /// <summary>Places nearer than this are one, metres.</summary>
-    private const double SamePlaceM = 1e-8;
-
     /// <summary>The parts of a cut that lie within the slab, its edges left out.</summary>
     public static ImmutableArray<PlanCut> Clip(Outline outline, PlanCut cut)
     {
@@ -40,26 +37,66 @@ public static class Panels
     public static ImmutableArray<Panel> Of(Outline outline, IReadOnlyCollection<PlanCut> cuts)
     {
         ArgumentNullException.ThrowIfNull(outline);
-        return Of(outline.Net, outline.Region, cuts);
+        ArgumentNullException.ThrowIfNull(cuts);
+        var holes = outline.Net.InteriorRings;
+        if (cuts.Count == 0)
+        {
+            return [Of(outline.Net)];
+        }
+
+        return Quickly(outline, cuts, holes) is { } pieces
+            ? [.. pieces.Select(piece => Of(Outline.Factory.CreatePolygon(Outline.Ring([.. piece]).Shell, Within(piece, holes)))).Where(p => p.AreaM2 > Sliver)]
+            : Noded(outline.Net, outline.Region, cuts);
     }
 
     /// <summary>The same as if there were no openings.</summary>
     public static ImmutableArray<Panel> Legs(Outline outline, IReadOnlyCollection<PlanCut> cuts)
     {
         ArgumentNullException.ThrowIfNull(outline);
-        return outline.Openings.IsEmpty ? Of(outline, cuts) : Of(outline.Gross, new Rings(outline.Gross), cuts);
+        ArgumentNullException.ThrowIfNull(cuts);
+        return Quickly(outline, cuts, []) is { } pieces
+            ? [.. pieces.Select(piece => Of(Outline.Ring([.. piece]))).Where(p => p.AreaM2 > Sliver)]
+            : Noded(outline.Gross, new Rings(outline.Gross), cuts);
     }
 
-    private static ImmutableArray<Panel> Of(Polygon whole, Rings region, IReadOnlyCollection<PlanCut> cuts)
+    // Null where chords alone do not tell: many cuts, an opening that may be part of the panels' edges, cuts that meet in the open.
+    private static List<PlanPoint[]>? Quickly(Outline outline, IReadOnlyCollection<PlanCut> cuts, LineString[] holes)
     {
-        ArgumentNullException.ThrowIfNull(cuts);
-        if (cuts.Count == 0)
+        if (cuts.Count > Parting.MostCuts || holes.Any(h => cuts.Sum(c => Touches(c, h.EnvelopeInternal)) > 1))
         {
-            return [Of(whole)];
+            return null;
         }
 
+        var (pieces, dangling) = Parting.Of([.. outline.Flat], cuts);
+        Envelope[] short_ = [.. dangling.Select(c => Box(c, Parting.SamePlaceM))];
+        var alone = short_.Select((box, i) => !short_.Skip(i + 1).Any(box.Intersects)).All(apart => apart);
+        return alone && dangling.All(c => holes.Any(h => Touches(c, h.EnvelopeInternal) == 1)) ? pieces : null;
+    }
+
+    // How often a cut comes to an opening: it ends at it, or it runs through.
+    private static int Touches(PlanCut cut, Envelope hole)
+    {
+        var ends = Box(new PlanCut(cut.From, cut.From), Parting.SamePlaceM).Intersects(hole) ^ Box(new PlanCut(cut.To, cut.To), Parting.SamePlaceM).Intersects(hole);
+        return ends ? 1 : Box(cut, Parting.SamePlaceM).Intersects(hole) ? 2 : 0;
+    }
+
+    private static Envelope Box(PlanCut cut, double by)
+    {
+        var box = new Envelope(cut.From.X, cut.To.X, cut.From.Y, cut.To.Y);
+        box.ExpandBy(by);
+        return box;
+    }
+
+    private static LinearRing[] Within(PlanPoint[] piece, LineString[] holes)
+    {
+        var rings = new Rings(piece);
+        return [.. holes.Where(h => rings.Contains(new(h.EnvelopeInternal.Centre.X, h.EnvelopeInternal.Centre.Y))).Cast<LinearRing>()];
+    }
+
+    private static ImmutableArray<Panel> Noded(Polygon whole, Rings region, IReadOnlyCollection<PlanCut> cuts)
+    {
         var pieces = new Polygonizer();
-        foreach (var line in Parted([.. whole.InteriorRings.Prepend(whole.ExteriorRing).Select(r => r.Coordinates), .. cuts.Select(c => Line(c))]))
+        foreach (var line in Parted([.. whole.InteriorRings.Prepend(whole.ExteriorRing).Select(r => r.Coordinates), .. cuts.Select(Line)]))
         {
             pieces.Add((Geometry)line);
         }
@@ -70,11 +107,15 @@ public static class Panels
     // Lines parted wherever they meet, an end that comes as near as rounding to a line on it; of stretches that lie on one another one is kept.
     private static IEnumerable<LineString> Parted(Coordinate[][] lines)
     {
-        var noder = new SnappingNoder(SamePlaceM);
+        var noder = new SnappingNoder(Parting.SamePlaceM);
         noder.ComputeNodes([.. lines.Select(l => new NodedSegmentString(l, null))]);
-        var seen = new SortedSet<OrientedCoordinateArray>();
-        return noder.GetNodedSubstrings().Select(s => s.Coordinates).Where(c => seen.Add(new OrientedCoordinateArray(c))).Select(Outline.Factory.CreateLineString);
+        var seen = new HashSet<(Coordinate, Coordinate, Coordinate)>();
+        return noder.GetNodedSubstrings().Select(s => s.Coordinates).Where(c => seen.Add(WhicheverWay(c))).Select(Outline.Factory.CreateLineString);
     }
+
+    // The same for a stretch and for its reverse: its ends, and which way it leaves the first of them.
+    private static (Coordinate From, Coordinate By, Coordinate To) WhicheverWay(Coordinate[] stretch) =>
+        stretch[0].CompareTo(stretch[^1]) <= 0 ? (stretch[0], stretch[1], stretch[^1]) : (stretch[^1], stretch[^2], stretch[0]);
 
     private static Panel Of(Polygon polygon)
     {

@@ -14,6 +14,13 @@ internal sealed class Rings
     private readonly PlanPoint[][] rings;
     private readonly Lazy<Extent[]> extents;
 
+    /// <param name="ring">Corners of a region without openings.</param>
+    public Rings(PlanPoint[] ring)
+    {
+        rings = [ring];
+        extents = new(() => [Extent.Of(ring, hole: false)]);
+    }
+
     public Rings(Geometry geometry)
     {
         var (found, holes) = (new List<PlanPoint[]>(), new List<bool>());

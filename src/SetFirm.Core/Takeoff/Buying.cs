@@ -56,6 +56,9 @@ public static class Buying
 
     private const double Slack = 1e-9;
 
+    /// <summary>No thing is sold in more sizes.</summary>
+    private const int MostPacks = 4;
+
     /// <param name="needs">What is used; the same thing may stand several times.</param>
     /// <param name="shed">What is there, by the thing's name, in its unit.</param>
     /// <param name="prices">Noted prices.</param>
@@ -82,12 +85,17 @@ public static class Buying
     public static (double Cost, double Kg) Total(IEnumerable<Need> needs, PriceBook prices)
     {
         ArgumentNullException.ThrowIfNull(needs);
+        ArgumentNullException.ThrowIfNull(prices);
         var (cost, kg) = (0.0, 0.0);
+        Span<int> counts = stackalloc int[MostPacks];
         foreach (var (good, amount, _) in needs)
         {
-            foreach (var bought in Cheapest(good, Math.Min(Most, amount), prices))
+            Choose(good, Math.Min(Most, amount), prices, counts);
+            for (var i = 0; i < good.Packs.Length; i++)
             {
-                (cost, kg) = (cost + bought.Cost, kg + (bought.Amount * good.KgPerUnit));
+                var pack = good.Packs[i];
+                cost += counts[i] > 0 ? counts[i] * prices.Of(good, pack).Price : 0;
+                kg += counts[i] * pack.Size * good.KgPerUnit;
             }
         }
 
@@ -99,43 +107,58 @@ public static class Buying
     {
         ArgumentNullException.ThrowIfNull(good);
         ArgumentNullException.ThrowIfNull(prices);
+        Span<int> counts = stackalloc int[MostPacks];
+        Choose(good, amount, prices, counts);
+        var chosen = ImmutableArray.CreateBuilder<Bought>(good.Packs.Length);
+        for (var i = 0; i < good.Packs.Length; i++)
+        {
+            if (counts[i] > 0)
+            {
+                var (price, date) = prices.Of(good, good.Packs[i]);
+                chosen.Add(new Bought(good.Packs[i], counts[i], price, date));
+            }
+        }
+
+        return chosen.DrainToImmutable();
+    }
+
+    // How many of each size.
+    private static void Choose(Good good, double amount, PriceBook prices, Span<int> best)
+    {
+        best.Clear();
         if (!(amount > Slack))
         {
-            return [];
+            return;
         }
 
-        if (good.Packs is [var only])
+        Span<double> price = stackalloc double[MostPacks];
+        for (var i = 0; i < good.Packs.Length; i++)
         {
-            var (price, date) = prices.Of(good, only);
-            var count = (int)Math.Ceiling((amount / only.Size) - Slack);
-            return count > 0 ? [new Bought(only, count, price, date)] : [];
+            price[i] = prices.Of(good, good.Packs[i]).Price;
         }
 
-        var sizes = good.Packs.Select(p => (Pack: p, Own: prices.Of(good, p))).ToArray();
-        var (best, least) = (new int[sizes.Length], (Cost: double.PositiveInfinity, Over: double.PositiveInfinity));
-        var counts = new int[sizes.Length];
-        Try(0, amount, 0);
-        return [.. best.Select((count, i) => new Bought(sizes[i].Pack, count, sizes[i].Own.Price, sizes[i].Own.Date)).Where(b => b.Count > 0)];
+        Span<int> counts = stackalloc int[MostPacks];
+        var least = (Cost: double.PositiveInfinity, Over: double.PositiveInfinity);
+        Try(good.Packs.AsSpan(), price, 0, amount, 0, counts, best, ref least);
+    }
 
-        void Try(int size, double rest, double cost)
+    private static void Try(ReadOnlySpan<Pack> packs, ReadOnlySpan<double> prices, int size, double rest, double cost, Span<int> counts, Span<int> best, ref (double Cost, double Over) least)
+    {
+        var all = Math.Max(0, (int)Math.Ceiling((rest / packs[size].Size) - Slack));
+        var last = size == packs.Length - 1;
+        // The last size makes up whatever is left; of the others every number up to enough is tried.
+        for (var count = last ? all : 0; count <= all; count++)
         {
-            var (pack, price) = (sizes[size].Pack, sizes[size].Own.Price);
-            var all = Math.Max(0, (int)Math.Ceiling((rest / pack.Size) - Slack));
-            var last = size == sizes.Length - 1;
-            // The last size makes up whatever is left; of the others every number up to enough is tried.
-            for (var count = last ? all : 0; count <= all; count++)
+            counts[size] = count;
+            var (left, spent) = (rest - (count * packs[size].Size), cost + (count * prices[size]));
+            if (!last)
             {
-                counts[size] = count;
-                var (left, spent) = (rest - (count * pack.Size), cost + (count * price));
-                if (!last)
-                {
-                    Try(size + 1, left, spent);
-                }
-                else if (spent < least.Cost - Slack || (spent < least.Cost + Slack && -left < least.Over))
-                {
-                    least = (spent, -left);
-                    counts.CopyTo(best, 0);
-                }
+                Try(packs, prices, size + 1, left, spent, counts, best, ref least);
+            }
+            else if (spent < least.Cost - Slack || (spent < least.Cost + Slack && -left < least.Over))
+            {
+                least = (spent, -left);
+                counts.CopyTo(best);
             }
         }
     }

@@ -15,8 +15,8 @@ public sealed class GateTests
     [InlineData("100 mm", 100)]
     [InlineData("4\"", 101.6)]
     [InlineData("12' 6\"", 3810)]
-    [InlineData("0.1", 100)] // bare: metres would be said as 0.1 m, and read as such
-    [InlineData("100", 100)]
+    [InlineData("0.1 m", 100)]
+    [InlineData("100", 100)] // bare: millimetres, in a metric job
     public void A_length_is_read_as_it_is_said(string text, double mm)
     {
         var gate = new Gate(UnitSystem.Metric);

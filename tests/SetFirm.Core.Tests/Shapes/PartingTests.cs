@@ -43,6 +43,19 @@ public sealed class PartingTests
     }, iter: 200);
 
     [Fact]
+    public void Openings_between_and_on_the_cuts_are_where_the_oracle_has_them() => Gen.Select(Gen.Double[0.4, 5.6], Gen.Double[0.4, 3.6], Gen.Bool, Lines).Sample((x, y, round, lines) =>
+    {
+        var (left, right) = (new PlanPoint(x, y), new PlanPoint(8 + x, 4 - y));
+        var slab = Samples.Rectangle(14, 4, Hole(left, round), Hole(right, !round));
+        // Slits from openings to the edge, as a proposal makes them, and lines that run through.
+        PlanCut[] cuts = [.. lines.SelectMany(l => l.Within(slab)), .. new JointLine(true, left.X, 0, left.Y).Within(slab), .. new JointLine(false, right.Y, right.X, 14).Within(slab)];
+        return Same(slab, cuts) && Same(slab, cuts[^2..]);
+    }, iter: 300);
+
+    private static Opening Hole(PlanPoint at, bool round) =>
+        round ? new Opening.Round(at, Length.FromMetres(0.2)) : new Opening.Rectangular(at, Length.FromMetres(0.3), Length.FromMetres(0.15));
+
+    [Fact]
     public void A_cut_that_ends_in_the_open_parts_nothing()
     {
         var slab = Samples.Rectangle(6, 4);

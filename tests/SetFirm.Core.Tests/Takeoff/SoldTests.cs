@@ -33,7 +33,18 @@ public sealed class SoldTests
         var job = Samples.Terrace();
         var own = new OwnBagDocument
         {
-            Id = "own-1", Name = "Garden mix", Mass = "25 kg", Yield = "12 L", LeastWater = "2.2 L", MostWater = "3 L", F28Mpa = 32, InitialSetH = 5, FinalSetH = 7, LeastThicknessMm = 50, StoneMm = 10, Family = MixFamily.Portland,
+            Id = "own-1",
+            Name = "Garden mix",
+            Mass = "25 kg",
+            Yield = "12 L",
+            LeastWater = "2.2 L",
+            MostWater = "3 L",
+            F28Mpa = 32,
+            InitialSetH = 5,
+            FinalSetH = 7,
+            LeastThicknessMm = 50,
+            StoneMm = 10,
+            Family = MixFamily.Portland,
         };
         var plan = Planner.Plan(job with { Build = job.Build with { Sold = sold }, Buy = job.Buy with { Bags = [own] } }, Samples.Steady(18));
         return [.. plan.Ways.Where(w => w.Kind == WayKind.Bagged).Select(w => w.Bag!)];

@@ -4,7 +4,7 @@ using System.Text.RegularExpressions;
 
 namespace SetFirm.Bench;
 
-/// <summary>What the browser fetches before the yard, and before each step, stands; gzip bytes. Goal: 250 kB of JavaScript.</summary>
+/// <summary>What the browser fetches before the yard, and before each step, stands; gzip bytes. Goal: 220 kB of JavaScript.</summary>
 internal static partial class FirstLoad
 {
     public static int Print(string wwwroot)

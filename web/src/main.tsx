@@ -5,16 +5,10 @@ import { MantineProvider } from '@mantine/core';
 import { QueryClient, QueryClientProvider, notifyManager } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { RouterProvider, createBrowserRouter } from 'react-router';
+import { BrowserRouter, Route, Routes } from 'react-router';
 import { JobPage } from './app/JobPage';
 import { cssVariables, theme } from './theme';
 import { YardPage } from './yard/YardPage';
-
-const router = createBrowserRouter([
-  { path: '/', element: <YardPage /> },
-  { path: '/jobs/:id/:step?', element: <JobPage /> },
-  { path: '*', element: <YardPage /> },
-]);
 
 // An answer is drawn in the same turn in which it came, not after a timer.
 notifyManager.setScheduler(queueMicrotask);
@@ -26,7 +20,12 @@ createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={new QueryClient()}>
       <MantineProvider theme={theme} cssVariablesResolver={cssVariables} defaultColorScheme="light">
-        <RouterProvider router={router} />
+        <BrowserRouter>
+          <Routes>
+            <Route path="/jobs/:id/:step?" element={<JobPage />} />
+            <Route path="*" element={<YardPage />} />
+          </Routes>
+        </BrowserRouter>
       </MantineProvider>
     </QueryClientProvider>
   </StrictMode>,

@@ -1,10 +1,12 @@
-import { ActionIcon, Modal, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
-import { useDisclosure, useHotkeys } from '@mantine/hooks';
+import { ActionIcon, useComputedColorScheme, useMantineColorScheme } from '@mantine/core';
+import { useHotkeys } from '@mantine/hooks';
 import { IconKeyboard, IconMoon, IconSun } from '@tabler/icons-react';
-import type { ReactNode } from 'react';
+import { Suspense, lazy, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { app, keyList } from '../words';
+import { app } from '../words';
 import classes from './AppFrame.module.css';
+
+const KeySheet = lazy(() => import('./KeySheet').then((m) => ({ default: m.KeySheet })));
 
 interface AppFrameProps {
   /** What the window is called, before the program's name. */
@@ -21,10 +23,13 @@ interface AppFrameProps {
 export function AppFrame({ page, title, tools, rail, children }: AppFrameProps) {
   const { setColorScheme } = useMantineColorScheme();
   const dark = useComputedColorScheme('light') === 'dark';
-  const [keysOpen, keys] = useDisclosure(false);
+  const [keys, setKeys] = useState<'unasked' | 'open' | 'shut'>('unasked');
+  const toggle = () => {
+    setKeys((now) => (now === 'open' ? 'shut' : 'open'));
+  };
   useHotkeys([
-    ['?', keys.toggle],
-    ['shift+?', keys.toggle],
+    ['?', toggle],
+    ['shift+?', toggle],
   ]);
   return (
     <div className={classes.frame} data-rail={rail !== undefined}>
@@ -59,7 +64,7 @@ export function AppFrame({ page, title, tools, rail, children }: AppFrameProps) 
             variant="subtle"
             color="gray.2"
             aria-label={app.keys}
-            onClick={keys.open}
+            onClick={toggle}
           >
             <IconKeyboard size={19} aria-hidden />
           </ActionIcon>
@@ -73,23 +78,16 @@ export function AppFrame({ page, title, tools, rail, children }: AppFrameProps) 
       <main id="work" className={classes.work} tabIndex={-1}>
         {children}
       </main>
-      <Modal
-        opened={keysOpen}
-        onClose={keys.close}
-        title={app.keysTitle}
-        closeButtonProps={{ 'aria-label': app.close }}
-      >
-        <dl className={classes.keyList}>
-          {keyList.map(([key, what]) => (
-            <div key={key}>
-              <dt>
-                <kbd>{key}</kbd>
-              </dt>
-              <dd>{what}</dd>
-            </div>
-          ))}
-        </dl>
-      </Modal>
+      {keys !== 'unasked' && (
+        <Suspense fallback={null}>
+          <KeySheet
+            opened={keys === 'open'}
+            onClose={() => {
+              setKeys('shut');
+            }}
+          />
+        </Suspense>
+      )}
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { Text } from '@mantine/core';
+import { Popover, Text, UnstyledButton } from '@mantine/core';
 import type { Why } from '../api/client';
 import { explanationOf, useEditing, usePlanned } from '../job/JobContext';
 import { factText } from '../format/format';
@@ -6,17 +6,23 @@ import { why } from '../words';
 import { whys } from '../words/whys';
 import classes from './Why.module.css';
 
-interface WhySheetProps {
+interface FormulaProps {
   code: Why['code'];
-  of?: string;
+  of: string;
+}
+
+interface WhySheetProps extends FormulaProps {
+  /** The figure it stands beside. */
+  about: string;
+  /** It was pressed before it was there. */
+  asked: boolean;
 }
 
 /** What went in; what a figure of this kind may have and this one has not is left out. */
 const valuesOf = (says: Why): [string, number][] =>
   Object.entries(says).filter((entry): entry is [string, number] => typeof entry[1] === 'number');
 
-/** A figure's formula, the values that went in, and whose formula it is. */
-export default function WhySheet({ code, of = '' }: WhySheetProps) {
+function Formula({ code, of }: FormulaProps) {
   const { report } = usePlanned();
   const { format } = useEditing();
   const found = explanationOf(report, code, of);
@@ -46,5 +52,29 @@ export default function WhySheet({ code, of = '' }: WhySheetProps) {
           </p>
         ))}
     </>
+  );
+}
+
+/** A figure's formula, the values that went in, and whose formula it is, on a sheet that a button opens. */
+export default function WhySheet({ code, of, about, asked }: WhySheetProps) {
+  return (
+    <Popover
+      width={320}
+      position="bottom-end"
+      withArrow
+      shadow="md"
+      trapFocus
+      returnFocus
+      defaultOpened={asked}
+    >
+      <Popover.Target>
+        <UnstyledButton data-off-paper className={classes.button} aria-label={why.button(about)}>
+          {why.short}
+        </UnstyledButton>
+      </Popover.Target>
+      <Popover.Dropdown className={classes.sheet} tabIndex={-1} data-autofocus aria-label={why.button(about)}>
+        <Formula code={code} of={of} />
+      </Popover.Dropdown>
+    </Popover>
   );
 }

@@ -91,7 +91,7 @@ public static class CureAdvice
             lost,
             nights,
             CoatTimes(said, site, wetUntil, weather, told, remarks),
-            [.. Milestones.For(mix, site.InMould).Select(rule => Reach(rule, mix, history, stopped, paths, frozen, remarks))],
+            [.. Milestones.For(mix, site.InPlace, site.InMould).Select(rule => Reach(rule, mix, history, stopped, paths, frozen, remarks))],
             [.. CurveHours.Select(h => Point(h, At(h, stopped), At(h, never), paths))],
             mix.F28.Megapascals,
             At(28 * 24, stopped));

@@ -52,13 +52,14 @@ public static class Milestones
     private const double WinterAir = 0.04;
 
     /// <param name="mix">A rapid one carries cars at its strength, without the seven days.</param>
+    /// <param name="inPlace">Something is cast where it stays, between boards.</param>
     /// <param name="inMould">Something is cast in a mould.</param>
-    public static ImmutableArray<MilestoneRule> For(ConcreteMix mix, bool inMould)
+    public static ImmutableArray<MilestoneRule> For(ConcreteMix mix, bool inPlace, bool inMould)
     {
         ArgumentNullException.ThrowIfNull(mix);
         return
         [
-            .. Rules.Where(r => (inMould || r.Milestone != Milestone.TurnPiece) && (mix.AirShare >= WinterAir || r.Milestone != Milestone.FreezeOften))
+            .. Rules.Where(r => (inMould || r.Milestone != Milestone.TurnPiece) && (inPlace || r.Milestone != Milestone.StripEdges) && (mix.AirShare >= WinterAir || r.Milestone != Milestone.FreezeOften))
                 .Select(r => r.Milestone == Milestone.Cars && mix.Family == MixFamily.Rapid ? r with { Hours = 0 } : r),
         ];
     }

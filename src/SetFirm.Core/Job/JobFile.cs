@@ -122,7 +122,7 @@ public static class JobFile
             ("$.buy.extras", document.Buy.Extras),
             ("$.buy.bags", document.Buy.Bags),
             ("$.cure.coats", document.Cure.Coats),
-            .. document.Elements.SelectMany((e, i) => e is null ? [] : Lists(e).Select(l => ($"$.elements[{i}].{l.Name}", l.Items))),
+            .. document.Elements.SelectMany((e, i) => e is null ? [] : e.Lists.Select(l => ($"$.elements[{i}].{l.Name}", l.Items))),
         ];
         foreach (var (path, items) in lists)
         {
@@ -139,40 +139,6 @@ public static class JobFile
         }
 
         return null;
-    }
-
-    // Every list that an element holds. A test walks the types and finds one that is missing here.
-    private static IEnumerable<(string Name, IEnumerable<object?> Items)> Lists(ElementDocument element)
-    {
-        if (element is OutlinedDocument outlined)
-        {
-            yield return ("edges", outlined.Edges);
-            yield return ("openings", outlined.Openings);
-            yield return ("joints", outlined.Joints ?? []);
-            yield return outlined.Outline switch
-            {
-                WalkedOutlineDocument walked => ("outline.sides", walked.Sides),
-                TapedOutlineDocument taped => ("outline.corners", taped.Corners),
-                PointsOutlineDocument points => ("outline.points", points.Points),
-                _ => ("outline", []),
-            };
-        }
-
-        switch (element)
-        {
-            case OverlayDocument overlay:
-                yield return ("probes", overlay.Probes);
-                break;
-            case BorderDocument border:
-                yield return ("path", border.Path);
-                break;
-            case CurbDocument curb:
-                yield return ("path", curb.Path);
-                break;
-            case RibbonDocument ribbon:
-                yield return ("path", ribbon.Path);
-                break;
-        }
     }
 
     private static string PathIn(string message)

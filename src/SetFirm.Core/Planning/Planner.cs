@@ -115,7 +115,7 @@ public static class Planner
     }
 
     private static PourPlan InFull(PourLoad pour, ImmutableArray<ElementPlan> elements, CureSaid? cure, HourlyWeather weather, Told told, Instant? asOf, Gate gate) =>
-        new PourPlan { Load = pour, Curing = cure, InMould = InMould(elements, pour) }.Again(weather, told.OfPour(pour.Sketch.Id, pour.Number == 1), asOf, gate);
+        new PourPlan { Load = pour, Curing = cure, InPlace = AnyOf(elements, pour, inMould: false), InMould = AnyOf(elements, pour, inMould: true) }.Again(weather, told.OfPour(pour.Sketch.Id, pour.Number == 1), asOf, gate);
 
     /// <summary>Every hour of the weather given in which a pour might begin, judged; empty where it cannot be planned.</summary>
     /// <param name="job">What was said; the pour's own day does not matter.</param>
@@ -204,7 +204,8 @@ public static class Planner
         return seams;
     }
 
-    private static bool InMould(ImmutableArray<ElementPlan> elements, PourLoad pour) => pour.Sketch.Parts.Any(p => elements.First(e => e.Index == p.Element).Traits.InMould);
+    private static bool AnyOf(ImmutableArray<ElementPlan> elements, PourLoad pour, bool inMould) =>
+        pour.Sketch.Parts.Any(p => elements.First(e => e.Index == p.Element).Traits.InMould == inMould);
 
     // A topping goes on while the base is plastic, or when it is hard: never between.
     private static void CheckTopping(ImmutableArray<PourLoad> pours, int asked, PourPlan full, Gate gate)

@@ -66,6 +66,8 @@ public sealed record PourPlan
 
     internal CureSaid? Curing { get; init; }
 
+    internal bool InPlace { get; init; }
+
     internal bool InMould { get; init; }
 
     /// <summary>The same pour with other weather, or with more told, without planning the job anew.</summary>
@@ -77,7 +79,7 @@ public sealed record PourPlan
     {
         var day = Load.Task is null ? null : DayPlanner.Plan(Load.Task, weather, remarks);
         var cure = day is null || Curing is null ? null : CureAdvice.Plan(
-            Curing, new CureSite(day.Youngest, day.FinalSet ?? day.DoneBy, InMould, Load.Sketch.DateAt), weather, told, asOf, remarks);
+            Curing, new CureSite(day.Youngest, day.FinalSet ?? day.DoneBy, InPlace, InMould, Load.Sketch.DateAt), weather, told, asOf, remarks);
         return this with { Day = day, Cure = cure, Told = told, AsOf = asOf };
     }
 }

@@ -26,7 +26,7 @@ public sealed class CureBandTests
         {
             date.Earliest!.Value.ShouldBeLessThanOrEqualTo(date.At!.Value);
             date.At.Value.ShouldBeLessThanOrEqualTo(date.Latest!.Value);
-            var rule = Milestones.For(plan.Youngest.Mix, inMould: false).Single(r => r.Milestone == date.Milestone);
+            var rule = Milestones.For(plan.Youngest.Mix, inPlace: true, inMould: false).Single(r => r.Milestone == date.Milestone);
             date.Earliest.Value.ShouldBeGreaterThanOrEqualTo(poured + Duration.FromHours(rule.Hours));
         }
 

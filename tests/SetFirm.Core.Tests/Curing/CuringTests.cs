@@ -76,9 +76,9 @@ public sealed class CuringTests
     [Fact]
     public void Milestones_stand_in_order_of_what_they_need_and_only_a_rapid_mix_may_carry_cars_within_the_week()
     {
-        Milestones.For(Samples.Mix(), inMould: true).Take(6).Select(m => m.Mpa).ShouldBeInOrder();
-        Milestones.For(Samples.Mix(), inMould: false).Single(m => m.Milestone == Milestone.Cars).Hours.ShouldBe(168);
-        Milestones.For(Samples.Mix(family: MixFamily.Rapid), inMould: false).Single(m => m.Milestone == Milestone.Cars).Hours.ShouldBe(0);
-        Milestones.For(Samples.Mix(), inMould: false).Single(m => m.Milestone == Milestone.StripEdges).Hours.ShouldBe(24);
+        Milestones.For(Samples.Mix(), inPlace: true, inMould: true).Take(6).Select(m => m.Mpa).ShouldBeInOrder();
+        Milestones.For(Samples.Mix(), inPlace: true, inMould: false).Single(m => m.Milestone == Milestone.Cars).Hours.ShouldBe(168);
+        Milestones.For(Samples.Mix(family: MixFamily.Rapid), inPlace: true, inMould: false).Single(m => m.Milestone == Milestone.Cars).Hours.ShouldBe(0);
+        Milestones.For(Samples.Mix(), inPlace: true, inMould: false).Single(m => m.Milestone == Milestone.StripEdges).Hours.ShouldBe(24);
     }
 }

@@ -135,6 +135,19 @@ public sealed class PourLoadTests
         plan.Buy.ShouldNotBeNull();
     }
 
+    [Fact]
+    public void Boards_are_stripped_where_there_are_boards_and_pieces_turned_where_there_are_moulds()
+    {
+        Core.Curing.Milestone[] Of(params IReadOnlyList<ElementDocument> elements) => [.. Plan(elements).Pour!.Cure!.Milestones.Select(m => m.Milestone)];
+        var slab = Kinds.Slab(Kinds.Rectangle("2 m", "1 m"));
+        Of(slab).ShouldContain(Core.Curing.Milestone.StripEdges);
+        Of(slab).ShouldNotContain(Core.Curing.Milestone.TurnPiece);
+        Of(Stones(2, 2)).ShouldContain(Core.Curing.Milestone.TurnPiece);
+        Of(Stones(2, 2)).ShouldNotContain(Core.Curing.Milestone.StripEdges);
+        Of(slab, Stones(2, 2)).ShouldContain(Core.Curing.Milestone.StripEdges);
+        Of(slab, Stones(2, 2)).ShouldContain(Core.Curing.Milestone.TurnPiece);
+    }
+
     private static PieceDocument Stones(int pieces, int moulds) => Kinds.Stones() with { Casting = new MouldsDocument { Pieces = pieces, Moulds = moulds } };
 
     private static JobPlan Plan(params IReadOnlyList<ElementDocument> elements) => Planner.Plan(Kinds.Job(elements), Mild);

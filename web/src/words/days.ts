@@ -91,10 +91,15 @@ export const dayFaultMarks: Record<Enum<'DayFault'>, string> = {
 };
 
 export const cure = {
-  sentence: (days: string, until: string, walk: string | null, strip: string | null) =>
+  sentence: (
+    days: string,
+    until: string,
+    dates: { strip: string | null; turn: string | null; walk: string | null },
+  ) =>
     `Keep it wet ${days}, until ${until}.` +
-    (strip === null ? '' : ` Strip the boards from ${strip}.`) +
-    (walk === null ? '' : ` Walk on it from ${walk}.`),
+    (dates.strip === null ? '' : ` Strip the boards from ${dates.strip}.`) +
+    (dates.turn === null ? '' : ` Out of the mould from ${dates.turn}.`) +
+    (dates.walk === null ? '' : ` Walk on it from ${dates.walk}.`),
   noWater: (method: string, until: string) =>
     `${method}: it keeps its own water; leave it be until ${until}.`,
   days: (n: string) => `for ${n} days`,

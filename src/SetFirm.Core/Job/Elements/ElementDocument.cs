@@ -73,6 +73,9 @@ public abstract record ElementDocument
     /// <summary>From how many moulds, where it is cast again and again.</summary>
     internal virtual MouldsDocument? MouldsSaid => null;
 
+    /// <summary>Every list that it holds, by its name in the job file: none may hold a null. A test walks the types and finds one that is missing.</summary>
+    internal virtual IEnumerable<(string Name, IEnumerable<object?> Items)> Lists => [];
+
     /// <summary>Id of the mix of a course; null takes the element's, or for a slurry cement and water.</summary>
     internal virtual string? MixOf(Course course) => null;
 }
@@ -112,6 +115,9 @@ public abstract record OutlinedDocument : ElementDocument
     internal override IReadOnlyList<JointDocument>? JointsSaid => Joints;
 
     internal override int? WayOutSaid => WayOut;
+
+    internal override IEnumerable<(string Name, IEnumerable<object?> Items)> Lists =>
+        [("edges", Edges), ("openings", Openings), ("joints", Joints ?? []), .. Outline.Lists.Select(l => ($"outline.{l.Name}", l.Items))];
 }
 
 /// <summary>One edge of an outline: what it meets, and what hangs down along it.</summary>

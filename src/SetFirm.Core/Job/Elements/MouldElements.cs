@@ -101,6 +101,8 @@ public sealed record RibbonDocument : ElementDocument
 {
     public required IReadOnlyList<StretchDocument> Path { get; init; }
 
+    internal override IEnumerable<(string Name, IEnumerable<object?> Items)> Lists => [("path", Path)];
+
     /// <summary>A length.</summary>
     public required string Width { get; init; }
 

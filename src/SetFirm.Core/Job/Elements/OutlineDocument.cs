@@ -13,6 +13,9 @@ public abstract record OutlineDocument
     private protected OutlineDocument()
     {
     }
+
+    /// <inheritdoc cref="ElementDocument.Lists"/>
+    internal virtual IEnumerable<(string Name, IEnumerable<object?> Items)> Lists => [];
 }
 
 /// <summary>Edge lengths and turns, from corner to corner round the outside.</summary>
@@ -23,6 +26,8 @@ public sealed record WalkedOutlineDocument : OutlineDocument
     /// <summary>Spread a gap over all sides, however wide it is.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public bool Spread { get; init; }
+
+    internal override IEnumerable<(string Name, IEnumerable<object?> Items)> Lists => [("sides", Sides)];
 }
 
 /// <summary>One side as taped.</summary>
@@ -78,6 +83,8 @@ public sealed record TapedOutlineDocument : OutlineDocument
     public required string Nails { get; init; }
 
     public required IReadOnlyList<TapedCornerDocument> Corners { get; init; }
+
+    internal override IEnumerable<(string Name, IEnumerable<object?> Items)> Lists => [("corners", Corners)];
 }
 
 public sealed record TapedCornerDocument
@@ -96,6 +103,8 @@ public sealed record TapedCornerDocument
 public sealed record PointsOutlineDocument : OutlineDocument
 {
     public required IReadOnlyList<PointDocument> Points { get; init; }
+
+    internal override IEnumerable<(string Name, IEnumerable<object?> Items)> Lists => [("points", Points)];
 }
 
 /// <summary>Metres on the plan.</summary>

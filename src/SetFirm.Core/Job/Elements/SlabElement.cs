@@ -102,6 +102,8 @@ public sealed record OverlayDocument : OutlinedDocument
 {
     public required IReadOnlyList<ProbeDocument> Probes { get; init; }
 
+    internal override IEnumerable<(string Name, IEnumerable<object?> Items)> Lists => [.. base.Lists, ("probes", Probes)];
+
     internal override ElementTraits Traits => new(OnGround: false, Flat: true, JointLayout.Repeated, Load.Foot, SteelSection.Thin, MixUse.Skim) { OnOldConcrete = true };
 
     internal override CastShape? Cast(ElementGate gate)

@@ -61,6 +61,8 @@ public sealed record BorderDocument : ElementDocument
 
     public required IReadOnlyList<StretchDocument> Path { get; init; }
 
+    internal override IEnumerable<(string Name, IEnumerable<object?> Items)> Lists => [("path", Path)];
+
     /// <summary>A length.</summary>
     public required string Width { get; init; }
 
@@ -92,6 +94,8 @@ public sealed record BorderDocument : ElementDocument
 public sealed record CurbDocument : ElementDocument
 {
     public required IReadOnlyList<StretchDocument> Path { get; init; }
+
+    internal override IEnumerable<(string Name, IEnumerable<object?> Items)> Lists => [("path", Path)];
 
     /// <summary>A length.</summary>
     public required string Height { get; init; }

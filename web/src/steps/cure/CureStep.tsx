@@ -34,7 +34,11 @@ function sentenceOf(cure: CureReport | null, method: string, format: Formats): s
   };
   return cure.rewetHours === null
     ? words.noWater(method, format.date(cure.wetUntil))
-    : words.sentence(daysText(cure.wetDays), format.date(cure.wetUntil), when('walk'), when('stripEdges'));
+    : words.sentence(daysText(cure.wetDays), format.date(cure.wetUntil), {
+        strip: when('stripEdges'),
+        turn: when('turnPiece'),
+        walk: when('walk'),
+      });
 }
 
 function figuresOf(cure: CureReport, now: number, format: Formats): Figure[] {

@@ -23,9 +23,6 @@ public sealed record Panel(PlanPoint Middle, ImmutableArray<PlanPoint> Corners, 
 /// <summary>Cuts a slab by lines.</summary>
 public static class Panels
 {
-    /// <summary>Slivers smaller than this come from rounding, square metres.</summary>
-    private const double Sliver = 1e-9;
-
     /// <summary>The parts of a cut that lie within the slab, its edges left out.</summary>
     public static ImmutableArray<PlanCut> Clip(Outline outline, PlanCut cut)
     {
@@ -45,7 +42,7 @@ public static class Panels
         }
 
         return Quickly(outline, cuts, holes) is { } pieces
-            ? [.. pieces.Select(piece => Of(Outline.Factory.CreatePolygon(Outline.Ring([.. piece]).Shell, Within(piece, holes)))).Where(p => p.AreaM2 > Sliver)]
+            ? [.. pieces.Select(piece => Of(Outline.Factory.CreatePolygon(Outline.Ring([.. piece]).Shell, Within(piece, holes)))).Where(p => p.AreaM2 > Parting.LeastM2)]
             : Noded(outline.Net, outline.Region, cuts);
     }
 
@@ -55,7 +52,7 @@ public static class Panels
         ArgumentNullException.ThrowIfNull(outline);
         ArgumentNullException.ThrowIfNull(cuts);
         return Quickly(outline, cuts, []) is { } pieces
-            ? [.. pieces.Select(piece => Of(Outline.Ring([.. piece]))).Where(p => p.AreaM2 > Sliver)]
+            ? [.. pieces.Select(piece => Of(Outline.Ring([.. piece]))).Where(p => p.AreaM2 > Parting.LeastM2)]
             : Noded(outline.Gross, new Rings(outline.Gross), cuts);
     }
 
@@ -101,7 +98,7 @@ public static class Panels
             pieces.Add((Geometry)line);
         }
 
-        return [.. pieces.GetPolygons().Cast<Polygon>().Where(p => p.Area > Sliver).Select(Of).Where(p => region.Contains(p.Middle))];
+        return [.. pieces.GetPolygons().Cast<Polygon>().Where(p => p.Area > Parting.LeastM2).Select(Of).Where(p => region.Contains(p.Middle))];
     }
 
     // Lines parted wherever they meet, an end that comes as near as rounding to a line on it; of stretches that lie on one another one is kept.

@@ -7,6 +7,9 @@ internal static class Parting
     /// <summary>An end of a cut so near to a ring lies on it, metres.</summary>
     public const double SamePlaceM = 1e-8;
 
+    /// <summary>Less than this comes from rounding, square metres.</summary>
+    public const double LeastM2 = 1e-9;
+
     /// <summary>With more cuts than this the library is the faster way.</summary>
     public const int MostCuts = 40;
 
@@ -42,13 +45,19 @@ internal static class Parting
         var dangles = false;
         foreach (var within in new Rings(piece).Clip(cut))
         {
-            if (On(piece, within.From) is { } from && On(piece, within.To) is { } to && from.At != to.At)
+            if (On(piece, within.From) is not { } from || On(piece, within.To) is not { } to)
             {
-                // What is left of the cut lies in one half or the other.
-                return Part(Round(piece, from, to), cut, parted) & Part(Round(piece, to, from), cut, parted) & !dangles;
+                dangles = true;
+                continue;
             }
 
-            dangles = true;
+            var (one, other) = (Round(piece, from, to), Round(piece, to, from));
+            // A cut a hair beside an edge has that edge's own ends: it parts nothing off.
+            if (Rings.AreaM2(one) > LeastM2 && Rings.AreaM2(other) > LeastM2)
+            {
+                // What is left of the cut lies in one half or the other.
+                return Part(one, cut, parted) & Part(other, cut, parted) & !dangles;
+            }
         }
 
         parted.Add(piece);

@@ -121,6 +121,9 @@ internal sealed class Rings
         return Math.Max(0, whole);
     }
 
+    /// <summary>Within a ring, whichever way round it runs.</summary>
+    public static double AreaM2(ReadOnlySpan<PlanPoint> ring) => Math.Abs(SignedArea(ring));
+
     private static double Clipped(PlanPoint[] ring, double left, double low, double right, double high)
     {
         // Each side adds a corner for each that it cuts off, at the most.
@@ -132,7 +135,7 @@ internal sealed class Rings
             count = Half(one.AsSpan(0, count), other, across: true, right, -1);
             count = Half(other.AsSpan(0, count), one, across: false, low, 1);
             count = Half(one.AsSpan(0, count), other, across: false, high, -1);
-            return Math.Abs(SignedArea(other.AsSpan(0, count)));
+            return AreaM2(other.AsSpan(0, count));
         }
         finally
         {
@@ -216,7 +219,7 @@ internal sealed class Rings
     private readonly record struct Extent(double Left, double Low, double Right, double High, double AreaM2, int Sign)
     {
         public static Extent Of(PlanPoint[] ring, bool hole) =>
-            new(ring.Min(p => p.X), ring.Min(p => p.Y), ring.Max(p => p.X), ring.Max(p => p.Y), Math.Abs(SignedArea(ring)), hole ? -1 : 1);
+            new(ring.Min(p => p.X), ring.Min(p => p.Y), ring.Max(p => p.X), ring.Max(p => p.Y), Rings.AreaM2(ring), hole ? -1 : 1);
 
         public bool Within(double left, double low, double right, double high) => Left >= left && Right <= right && Low >= low && High <= high;
 

@@ -81,6 +81,17 @@ public sealed class PartingTests
     }, iter: 300);
 
     [Fact]
+    public void A_cut_along_an_edge_or_a_hair_beside_it_ends_and_parts_nothing_worth_a_name() => Gen.Select(Ls, Gen.Int[0, 5], Gen.Double[-9, -6], Gen.Bool).Sample((outline, edge, power, inwards) =>
+    {
+        var off = Math.Pow(10, power) * (inwards ? 1 : -1);
+        var (from, to) = (outline.Corners[edge], outline.Corners[(edge + 1) % 6]);
+        var across = Math.Abs(from.X - to.X) < 1e-9;
+        var panels = Panels.Of(outline, [.. new JointLine(across, (across ? from.X : from.Y) + off).Within(outline), new PlanCut(from, to)]);
+        // Beside an edge of the inner corner it goes on and parts the slab; beside any other it does not.
+        return panels.Count(p => p.AreaM2 > 1e-3) is 1 or 2 && Math.Abs(panels.Sum(p => p.AreaM2) - outline.Net.Area) < 1e-6;
+    }, iter: 500);
+
+    [Fact]
     public void A_cut_through_an_opening_parts_the_slab_and_one_that_ends_in_it_does_not()
     {
         var slab = Samples.Rectangle(6, 4, new Opening.Rectangular(new(3, 2), Length.FromMetres(1), Length.FromMetres(1)));

@@ -137,8 +137,11 @@ public sealed class Browser : IDisposable
 
     public void Step(string name)
     {
-        Find(By.XPath($"//nav//a[contains(., {Quoted(name)})]")).Click();
+        var link = By.XPath($"//nav//a[contains(., {Quoted(name)})]");
+        Find(link).Click();
         Until(() => Driver.Url.EndsWith("/" + name, StringComparison.OrdinalIgnoreCase));
+        // The step before stands until the new one is fetched; the rail moves with it.
+        Until(() => Find(link).GetAttribute("aria-current") == "page");
         Settled();
     }
 

@@ -125,8 +125,13 @@ public static class Planner
     {
         ArgumentNullException.ThrowIfNull(job);
         ArgumentNullException.ThrowIfNull(weather);
-        // A day that cannot be read is none of this question's business.
-        var known = job with { Day = job.Day with { Date = "2027-01-01", Start = "08:00" } };
+        // Its own day, and one that cannot be read, are none of this question's business.
+        const string someDay = "2027-01-01", someHour = "08:00";
+        var known = job with
+        {
+            Day = job.Day with { Date = someDay, Start = someHour },
+            Pours = [.. job.Pours.Select(p => p.Id == pour ? p with { Date = someDay, Start = someHour } : p)],
+        };
         var gate = new Gate(job.Units);
         if (ElementPlanner.Shape(known.Elements, known.Mix.Id, known.Day.Split == PourSplit.EveryOther, gate) is not { } elements)
         {
@@ -139,20 +144,15 @@ public static class Planner
         var pours = new PourPlanner(
             known, elements, mixes.ToDictionary(m => m.Id), JobReader.Mixing(known.Mixing, Places.Mixing, gate), JobReader.Zone(known.TimeZone, gate), JobReader.Works(known.Day, gate), gate)
             .Plan(sketches, asked);
-        return pours.Length > 0 && pours[asked].Task is { } task ? StartRanking.Of(task, weather, NotBefore(job, elements, pours[asked])) : StartRanking.None;
+        return pours.Length > 0 && pours[asked].Task is { } task ? StartRanking.Of(task, weather, NotBefore(job, elements, sketches[asked].Id, task.Zone)) : StartRanking.None;
     }
 
-    // A pour that was said comes after those that stand before it with fixed days.
-    private static Instant? NotBefore(JobDocument job, ImmutableArray<ElementPlan> elements, PourLoad asked)
+    // A pour comes on a day after that of the pour before it, as far as both are known.
+    private static Instant? NotBefore(JobDocument job, ImmutableArray<ElementPlan> elements, string id, DateTimeZone zone)
     {
-        if (asked.Number == 1 || asked.Task is not { } task)
-        {
-            return null;
-        }
-
         var real = Split(job, elements, new Gate(job.Units));
-        var before = real.TakeWhile(s => s.Id != asked.Sketch.Id).LastOrDefault();
-        return before?.Date is { } date ? (date.PlusDays(1) + LocalTime.Midnight).InZoneLeniently(task.Zone).ToInstant() : null;
+        var own = real.ToList().FindIndex(s => s.Id == id);
+        return own > 0 && real[own].Date is not null && real[own - 1].Date is { } before ? (before.PlusDays(1) + LocalTime.Midnight).InZoneLeniently(zone).ToInstant() : null;
     }
 
     private static ImmutableArray<PourSketch> Split(JobDocument job, ImmutableArray<ElementPlan> elements, Gate gate) =>

@@ -132,5 +132,23 @@ public sealed class JointTests
         JointRules.Depth(Length.FromMillimetres(150)).Millimetres.ShouldBe(37.5, 1e-9);
     }
 
+    [Fact]
+    public void Joints_however_many_and_however_near_to_a_corner_leave_panels_that_are_the_slab() =>
+        Gen.Select(Gen.Int[0, 5], Gen.Double[-9, 0], Gen.Bool, Gen.Bool).Array[0, 12].Sample(said =>
+        {
+            // Beside a corner of the terrace by from a nanometre to a metre, either way.
+            (double X, double Y)[] corners = [(0, 0), (4.8, 0), (4.8, 3.4), (2.8, 3.4), (2.8, 2.2), (0, 2.2)];
+            var joints = said.Select(j =>
+            {
+                var (corner, power, across, further) = j;
+                var at = (across ? corners[corner].X : corners[corner].Y) + (Math.Pow(10, power) * (further ? 1 : -1));
+                return new JointDocument { Across = across, At = string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{Math.Max(0, at) * 1000:0.000000} mm"), Method = JointMethod.Tooled };
+            }).ToArray();
+            var element = Planner.Plan(Kinds.Job(Samples.TerraceSlab() with { Joints = joints }), Samples.Steady(18)).Elements!.Value.Single();
+            element.Joints.Panels.ShouldNotBeEmpty();
+            element.Joints.Panels.Select(p => p.Number).ShouldBe(Enumerable.Range(1, element.Joints.Panels.Length));
+            element.Joints.Panels.Sum(p => p.Shape.AreaM2).ShouldBe(element.Cast.Plan.NetArea.SquareMetres, 0.002);
+        }, iter: 400);
+
     private static JointsReport Drawn(SlabDocument slab) => Plans.Of(Kinds.Job(slab), Samples.Steady(18)).Shape!.Elements[0].Joints;
 }

@@ -27,6 +27,26 @@ public sealed class StartsTests
         }
     }
 
+    [Theory]
+    [InlineData("2027-05-06", "2027-05-07")]
+    [InlineData("2027-05-07", "2027-05-08")]
+    [InlineData("soon", "2027-05-04")] // what cannot be read holds nobody back
+    public void A_pour_that_was_said_begins_on_a_day_after_the_one_before_it(string first, string earliest)
+    {
+        var job = Kinds.Job(Kinds.Slab(Kinds.Rectangle("6 m", "2 m")) with { Id = "slab" });
+        PourDocument Said(string id, int panel, string date) => new() { Id = id, Date = date, Parts = [new PartDocument { Element = "slab", Panels = [panel] }] };
+        var split = job with { Pours = [Said("first", 1, first), Said("second", 2, "2027-05-12")] };
+        var weather = Sunny(_ => Samples.Mild with { AirC = 16, Humidity = 0.8, WindKmh = 4 });
+        var second = Plans.Starts(split, weather, "second");
+        second.Hours.ShouldNotBeEmpty();
+        string.CompareOrdinal(second.Hours.Min(h => h.Date), earliest).ShouldBeGreaterThanOrEqualTo(0);
+        // The day that it is said for now does not matter to which it may have.
+        var moved = split with { Pours = [split.Pours[0], split.Pours[1] with { Date = "2027-05-14" }] };
+        Plans.Starts(moved, weather, "second").Hours.Select(h => h.At).ShouldBe(second.Hours.Select(h => h.At));
+        // The first is held back by nothing.
+        Plans.Starts(split, weather, "first").Hours.Min(h => h.At).ShouldBeLessThanOrEqualTo(second.Hours.Min(h => h.At));
+    }
+
     [Fact]
     public void A_wet_day_a_late_hour_a_storm_and_a_frost_are_each_told_by_name()
     {

@@ -23,6 +23,9 @@ public sealed record Panel(PlanPoint Middle, ImmutableArray<PlanPoint> Corners, 
 /// <summary>Cuts a slab by lines.</summary>
 public static class Panels
 {
+    /// <summary>Ends that are moved onto a line may make so much of a difference, square metres.</summary>
+    private const double MostOffM2 = 1e-6;
+
     /// <summary>The parts of a cut that lie within the slab, its edges left out.</summary>
     public static ImmutableArray<PlanCut> Clip(Outline outline, PlanCut cut)
     {
@@ -56,7 +59,7 @@ public static class Panels
             : Noded(outline.Gross, new Rings(outline.Gross), cuts);
     }
 
-    // Null where chords alone do not tell: many cuts, an opening that may be part of the panels' edges, cuts that meet in the open.
+    // Null where chords alone do not tell: many cuts, an opening that may be part of the panels' edges, cuts that meet in the open; or where it does not add up.
     private static List<PlanPoint[]>? Quickly(Outline outline, IReadOnlyCollection<PlanCut> cuts, LineString[] holes)
     {
         if (cuts.Count > Parting.MostCuts || holes.Any(h => cuts.Sum(c => Touches(c, h.EnvelopeInternal)) > 1))
@@ -64,7 +67,13 @@ public static class Panels
             return null;
         }
 
-        var (pieces, dangling) = Parting.Of([.. outline.Flat], cuts);
+        PlanPoint[] ring = [.. outline.Flat];
+        var (pieces, dangling) = Parting.Of(ring, cuts);
+        if (Math.Abs(pieces.Sum(p => Rings.AreaM2(p)) - Rings.AreaM2(ring)) > MostOffM2)
+        {
+            return null;
+        }
+
         Envelope[] short_ = [.. dangling.Select(c => Box(c, Parting.SamePlaceM))];
         var alone = short_.Select((box, i) => !short_.Skip(i + 1).Any(box.Intersects)).All(apart => apart);
         return alone && dangling.All(c => holes.Any(h => Touches(c, h.EnvelopeInternal) == 1)) ? pieces : null;

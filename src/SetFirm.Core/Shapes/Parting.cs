@@ -52,8 +52,9 @@ internal static class Parting
             }
 
             var (one, other) = (Round(piece, from, to), Round(piece, to, from));
-            // A cut a hair beside an edge has that edge's own ends: it parts nothing off.
-            if (Rings.AreaM2(one) > LeastM2 && Rings.AreaM2(other) > LeastM2)
+            var (oneM2, otherM2) = (Rings.AreaM2(one), Rings.AreaM2(other));
+            // A cut a hair beside an edge has that edge's own ends, one across a hair has one place for both: they part nothing off.
+            if (oneM2 > LeastM2 && otherM2 > LeastM2 && oneM2 + otherM2 < Rings.AreaM2(piece) + LeastM2)
             {
                 // What is left of the cut lies in one half or the other.
                 return Part(one, cut, parted) & Part(other, cut, parted) & !dangles;

@@ -148,7 +148,7 @@ public sealed class JointTests
             element.Joints.Panels.ShouldNotBeEmpty();
             element.Joints.Panels.Select(p => p.Number).ShouldBe(Enumerable.Range(1, element.Joints.Panels.Length));
             element.Joints.Panels.Sum(p => p.Shape.AreaM2).ShouldBe(element.Cast.Plan.NetArea.SquareMetres, 0.002);
-        }, iter: 400);
+        }, iter: 300);
 
     private static JointsReport Drawn(SlabDocument slab) => Plans.Of(Kinds.Job(slab), Samples.Steady(18)).Shape!.Elements[0].Joints;
 }

@@ -166,7 +166,6 @@ public sealed class PourWalkTests(Site site, Browser browser) : IClassFixture<Si
     {
         var id = await AddAsync("Keys", Stones);
         Open(id, "load");
-        var first = browser.Sentence;
         browser.Keyboard(Keys.Tab);
         for (var i = 0; i < 60 && !browser.Driver.SwitchTo().ActiveElement().Text.Contains("casting 3", StringComparison.Ordinal); i++)
         {
@@ -177,9 +176,7 @@ public sealed class PourWalkTests(Site site, Browser browser) : IClassFixture<Si
         browser.Keyboard(Keys.Space);
         browser.Until(() => Pour("casting 3").GetAttribute("aria-pressed") == "true");
         Pours().Count(p => p.GetAttribute("aria-pressed") == "true").ShouldBe(1);
-        browser.Sentence.ShouldNotBeNullOrEmpty();
-        first.ShouldNotBeNullOrEmpty();
-        // It stays chosen when the page is opened anew on another step of the same visit.
+        // It stays chosen on another step.
         browser.Step("Day");
         Pour("casting 3").GetAttribute("aria-pressed").ShouldBe("true");
         browser.Complaints.ShouldBeEmpty();

@@ -58,7 +58,7 @@ public class PlannerBench
     public PlanReport FiveHundredBatches() => Told(yard, weather);
 
     [Benchmark]
-    public Batched FiveHundredBatchesSplit() => Batches.Split(Volume.FromLitres(23_330), new BatchUnit(Volume.FromLitres(5.85), Volume.FromLitres(7.8), 2, 0.5, Mass.FromKilograms(13.7)), Volume.FromLitres(48.75));
+    public Batched FiveHundredBatchesSplit() => Batches.Split(Volume.FromLitres(23_330), new BatchUnit(Volume.FromLitres(5.85), Volume.FromLitres(7.8), 2, Mass.FromKilograms(12.5), Mass.FromKilograms(13.7)), BatchLimit.Of(Volume.FromLitres(48.75)));
 
     /// <summary>One zone's day; goal: 20 microseconds.</summary>
     [Benchmark]

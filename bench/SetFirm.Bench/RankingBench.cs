@@ -57,10 +57,10 @@ internal static class RankingBench
     private static double Once(int members, int zones)
     {
         var pour = Pour(zones);
-        var judge = new DayJudge(pour, Weather, Duration.FromMinutes(10));
+        var settled = new Settled(new PourSchedule([], Duration.Zero, Duration.FromMinutes(10)), pour, []);
         Instant[] starts = [.. Enumerable.Range(0, Starts).Select(h => From + Duration.FromHours(h))];
         var from = Stopwatch.GetTimestamp();
-        GC.KeepAlive(judge.Odds(starts, Core.Setting.Members.Of(Weather, members), Model));
+        GC.KeepAlive(StartRanking.Odds(starts, Weather, Core.Setting.Members.Of(Weather, members), Model, _ => settled));
         return Stopwatch.GetElapsedTime(from).TotalSeconds;
     }
 
@@ -119,7 +119,7 @@ internal static class RankingBench
         var mix = new ConcreteMix(
             MixFamily.Portland, Strength.FromMegapascals(25), 310, 170, 2060, 170.0 / 310, 0.02, Duration.FromHours(5), Duration.FromHours(7), AgeCoefficients.Of(MixFamily.Portland));
         var rules = Finishes.Chain(Finish.Broom, rapid: false);
-        ImmutableArray<DayZone> made = [.. Enumerable.Range(0, zones).Select(z => new DayZone(rules, Length.FromMillimetres(100 + z), true, 3, 0.4 * z, (0.4 * z) + 0.3, (0.4 * z) + 0.1, (0.4 * z) + 0.4))];
+        ImmutableArray<DayZone> made = [.. Enumerable.Range(0, zones).Select(z => new DayZone(rules, Length.FromMillimetres(100 + z), Below.Soil, 3, 0.4 * z, (0.4 * z) + 0.3, (0.4 * z) + 0.1, (0.4 * z) + 0.4, (0.4 * z) + 0.4))];
         return new DayPour { Mix = mix, Zones = made, Crew = new Crew(2), MixingEndsH = 0.4 * zones, WaterC = 12, Conditions = new SiteConditions(Shelter.Open, Shade.None, false, false), Site = Microclimate.Open, Cover = SlabCover.Shut };
     }
 

@@ -17,6 +17,7 @@ internal static class Windows
             YoungestWaterH = Hours(youngest.WaterAdded),
             FirstPlacedH = Hours(oldest.Placed),
             PlacedH = Hours(placed),
+            StruckOffH = Hours(placed),
             OldestReachedH = Reached(oldest, clock),
             YoungestReachedH = Reached(youngest, clock),
             Oldest = oldest.Marks,

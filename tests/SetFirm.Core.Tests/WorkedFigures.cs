@@ -24,15 +24,17 @@ public sealed class WorkedFigures
         ["freshTemperature"] = (i, _) => FreshTemperature.Of(
             [.. i.GetProperty("parts_kg_C_kJkgK").EnumerateArray().Select(p => new HeatPart(p[0].GetDouble(), p[1].GetDouble(), p[2].GetDouble()))]),
         ["warmWater"] = (i, _) => FreshTemperature.WaterFor(D(i, "wantedC"), D(i, "solidsKg"), D(i, "solidsC"), D(i, "waterKg")),
-        ["strengthFromWaterCement"] = (i, _) => WaterCementStrength.Of(D(i, "wc"), i.GetProperty("kind").GetString() == "air")
-            .ShouldBeOfType<StrengthFromWaterCement.Told>().Strength.Megapascals,
+        ["strengthFromWaterCement"] = (i, _) => WaterCementStrength.Of(D(i, "wc"), i.GetProperty("kind").GetString() == "air").Strength.Megapascals,
         ["strengthAtAge"] = (i, _) => StrengthGain.Moist(D(i, "f28"), D(i, "s"), finalSetHours: 0.5, D(i, "days") * 24),
         ["cureShare"] = (i, _) => StrengthGain.ShareAfter(D(i, "days")),
         ["rewet"] = (i, _) => Wetting.IntervalHours(D(i, "store"), D(i, "E")),
         ["strengthEarly"] = (i, _) => StrengthGain.Moist(D(i, "f28"), D(i, "c"), D(i, "tfHours"), D(i, "teHours")),
         ["stoppedCuring"] = (i, _) => StrengthGain.Stopped(Samples.Mix(D(i, "f28"), D(i, "c"), finalSetH: D(i, "tfHours")), D(i, "wetDays") * 24, D(i, "days") * 24),
-        ["bagWater"] = (i, _) => BagCatalogue.Find(i.GetProperty("bag").GetString())!.StrengthWith(Volume.FromLitres(D(i, "waterL")))
-            .ShouldBeOfType<StrengthFromWaterCement.Told>().Strength.Megapascals,
+        ["bagWater"] = (i, _) => BagCatalogue.Find(i.GetProperty("bag").GetString())!.StrengthWith(Volume.FromLitres(D(i, "waterL"))).Strength.Megapascals,
+        ["bagWaterRatio"] = (i, _) => BagCatalogue.Find(i.GetProperty("bag").GetString())!.WaterCementWith(Volume.FromLitres(D(i, "waterL")))!.Value,
+        ["bagSet"] = (i, _) => BagCatalogue.Find(i.GetProperty("bag").GetString())! is var bag
+            ? bag.MixedWith(Volume.FromLitres(D(i, "waterL")), bag.F28).ToInitialSet.TotalHours
+            : 0,
         ["frustum"] = (i, _) => Footing.FrustumVolume(M(i, "footM"), M(i, "topM"), M(i, "heightM")).Litres,
         ["thickEdge"] = (i, _) => ThickEdge(i).CubicMetres,
         ["borderArc"] = (i, _) => (new CentreLine([new Stretch.Straight(M(i, "straightM"), 0), new Stretch.Arc(M(i, "radiusM"), D(i, "sweepDegrees"))]).Length

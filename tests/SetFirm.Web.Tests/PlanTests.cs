@@ -30,7 +30,7 @@ public sealed class PlanTests(Site site) : IClassFixture<Site>
         report["mix"]!["bagged"]!["count"]!.GetValue<int>().ShouldBe(21); // (216 x 1.08 + 1.5) / 11.7 L
         report["load"]!["batches"]!.AsArray().Count.ShouldBeGreaterThan(0);
         report["day"]!["passes"]!.AsArray().Count.ShouldBe(5);
-        report["cure"]!["milestones"]!.AsArray().Count.ShouldBe(7);
+        report["cure"]!["milestones"]!.AsArray().Count.ShouldBe(6);
         report["steps"]!.AsArray().Select(s => s!["step"]!.GetValue<string>()).ShouldBe(["shape", "build", "mix", "load", "buy", "day", "cure"]);
     }
 

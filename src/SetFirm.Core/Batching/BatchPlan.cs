@@ -48,26 +48,28 @@ public static class Batches
 
     /// <param name="wanted">To be placed, hold-back included.</param>
     /// <param name="unit">The least that a batch is made in.</param>
-    /// <param name="capacity">Wet concrete that the mixer takes.</param>
-    /// <param name="heaviest">What a batch may weigh; null where nothing lifts it.</param>
-    public static Batched Split(Volume wanted, BatchUnit unit, Volume capacity, Mass? heaviest = null)
+    /// <param name="limit">What a batch may come to.</param>
+    public static Batched Split(Volume wanted, BatchUnit unit, BatchLimit limit)
     {
         ArgumentNullException.ThrowIfNull(unit);
+        ArgumentNullException.ThrowIfNull(limit);
         const double slack = 1e-9; // a bag that fits to the millilitre fits
-        var byYield = Math.Floor((capacity.CubicMetres / unit.Yield.CubicMetres) + slack);
-        var byLoose = Math.Floor((capacity.CubicMetres * Mixer.LooseOverCapacity / unit.LooseVolume.CubicMetres) + slack);
-        var byMass = heaviest is { } most ? Math.Floor((most.Kilograms / unit.Mass.Kilograms) + slack) : double.PositiveInfinity;
-        if (Math.Min(byYield, byLoose) < 1)
+        double Times(double most, double one) => Math.Floor((most / one) + slack);
+        var byVolume = Math.Min(Times(limit.Wet.CubicMetres, unit.Yield.CubicMetres), Times(limit.Loose.CubicMetres, unit.LooseVolume.CubicMetres));
+        if (byVolume < 1)
         {
-            return new Batched.MixerTooSmall(unit.Yield, capacity);
+            return new Batched.MixerTooSmall(unit.Yield, limit.Wet);
         }
 
+        var byMass = Math.Min(
+            limit.Mass is { } wet ? Times(wet.Kilograms, unit.Mass.Kilograms) : double.PositiveInfinity, limit.Dry is { } dry ? Times(dry.Kilograms, unit.Dry.Kilograms) : double.PositiveInfinity);
         if (byMass < 1)
         {
-            return new Batched.TooHeavy(unit.Mass, heaviest!.Value);
+            return limit.Mass is { } most && most.Kilograms < unit.Mass.Kilograms ? new Batched.TooHeavy(unit.Mass, most) : new Batched.TooHeavy(unit.Dry, limit.Dry!.Value);
         }
 
-        var mostUnits = (long)Math.Min(1_000_000, Math.Min(Math.Min(byYield, byLoose), byMass));
+        var byBags = limit.Bags is { } bags && unit.Bags > 0 ? Math.Max(1, Times(bags, unit.Bags)) : double.PositiveInfinity;
+        var mostUnits = (long)Math.Min(1_000_000, Math.Min(Math.Min(byVolume, byBags), byMass));
         var needed = Math.Max(1, Math.Ceiling((wanted.CubicMetres / unit.Yield.CubicMetres) - slack));
         var count = Math.Ceiling(needed / mostUnits);
         if (count > Most)

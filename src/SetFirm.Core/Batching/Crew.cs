@@ -16,8 +16,8 @@ public readonly record struct Crew(int Hands, int Mixers = 1)
     /// <summary>Over this volume one person wants a helper, m3.</summary>
     public const double AloneM3 = 0.8;
 
-    /// <summary>Over this many bags mixing by hand wants a mixer.</summary>
-    public const int ByHandBags = 20;
+    /// <summary>Over this much dry material mixing by hand wants a mixer, kg.</summary>
+    public const double ByHandKg = 550;
 
     /// <summary>What one person lifts and tips, batch after batch, kg.</summary>
     public const double LiftKg = 25;
@@ -35,25 +35,6 @@ public readonly record struct Crew(int Hands, int Mixers = 1)
 
     /// <summary>A mixer without a person of its own stands still.</summary>
     public int Running => Math.Min(Mixers, Hands);
-
-    /// <summary>From one batch to the next, as a share of a batch's cycle: helpers overlap placing with mixing, and mixers take turns.</summary>
-    public double CycleFactor
-    {
-        get
-        {
-            // Hands are shared out; where they do not go evenly, some mixers have one more than others.
-            var (each, more) = Math.DivRem(Hands, Running);
-            return 1 / (((Running - more) / Factor(each)) + (more / Factor(each + 1)));
-        }
-    }
-
-    // A second person overlaps placing with mixing; a third a little more.
-    private static double Factor(int hands) => hands switch
-    {
-        <= 1 => 1,
-        2 => 0.55,
-        _ => 0.45,
-    };
 }
 
 /// <summary>What a person does while it is poured.</summary>

@@ -16,13 +16,23 @@ public static class LoadAdvice
     /// <summary>The common drum, litres.</summary>
     private const double CommonDrumL = 140;
 
+    /// <summary>Over this it is asked where the time goes, minutes.</summary>
+    private const double LongMin = 90;
+
+    /// <summary>What saves less is not worth a word, minutes.</summary>
+    private const double WorthMin = 5;
+
+    /// <summary>A mixer beside the pour, m.</summary>
+    private const double NearM = 5;
+
     /// <param name="place">Mixer and crew.</param>
     /// <param name="recipe">What is mixed.</param>
     /// <param name="orderL">To be placed, waste included.</param>
     /// <param name="holdBackL">Kept back besides.</param>
+    /// <param name="laying">Where it goes.</param>
     /// <param name="at">Where the mixing is said.</param>
     /// <param name="remarks">Takes what stands in the way.</param>
-    public static LoadPlan? Plan(MixingPlace place, Recipe recipe, double orderL, double holdBackL, MixingPlaces at, Remarks remarks)
+    public static LoadPlan? Plan(MixingPlace place, Recipe recipe, double orderL, double holdBackL, Laying laying, MixingPlaces at, Remarks remarks)
     {
         ArgumentNullException.ThrowIfNull(place);
         ArgumentNullException.ThrowIfNull(recipe);
@@ -30,16 +40,16 @@ public static class LoadAdvice
         switch (place.Split(Volume.FromLitres(orderL + holdBackL), recipe.Unit))
         {
             case Batched.Fits fits:
-                return new LoadPlan(place, fits.Plan);
+                return new LoadPlan(place, fits.Plan, laying);
             case Batched.MixerTooSmall small:
                 remarks.Add(new Finding(
-                    Severity.Error, at.Mixer.Size, new Notice.MixerTooSmall(UnitL: small.Unit.Litres, CapacityL: small.Capacity.Litres)).Mending(DrumFor(small.Unit, at)));
+                    Severity.Error, at.Mixer.Size, new Notice.MixerTooSmall(UnitL: small.Unit.Litres, CapacityL: small.Capacity.Litres)).Mending(DrumFor(recipe.Unit, at)));
                 return null;
             case Batched.TooHeavy heavy:
                 remarks.Add(new Finding(
                     Severity.Error, at.Mixer.Size,
-                    new Notice.BatchTooHeavy(UnitKg: heavy.Unit.Kilograms, MostKg: heavy.Most.Kilograms, Hands: place.Crew.Hands, ByPlate: place.LimitedByPlate))
-                    .Mending(DrumFor(recipe.Unit.Yield, at)));
+                    new Notice.BatchTooHeavy(UnitKg: heavy.Unit.Kilograms, MostKg: heavy.Most.Kilograms, ByPlate: place.Plate is not null))
+                    .Mending(DrumFor(recipe.Unit, at)));
                 return null;
             case Batched.TooMany many:
                 remarks.Fault(at.Mixer.Self, new Notice.TooMany(Count: many.Count, Most: Batches.Most));
@@ -87,16 +97,73 @@ public static class LoadAdvice
             remarks.Warn(at.Hands, says, hands < MostHands ? [Helper()] : []);
         }
 
-        if (load.Place.Mixer is Mixer.DrillBucket && load.Batches.Units.Length > 1)
+        var (place, unit) = (load.Place, recipe.Unit);
+        if (place.Mixer.By == MixedBy.Drill && load.Batches.Units.Length > 1)
         {
-            remarks.Note(at.Mixer.Self, new Notice.DrillRests(CycleMin: load.Place.Mixer.Cycle(1, 0).TotalMinutes));
+            remarks.Note(at.Mixer.Self, new Notice.DrillRests(MostPct: PaceFigures.DrillDuty * 100));
         }
 
-        var bags = load.Batches.Units.Sum() * recipe.Unit.BagsWorth;
-        if (load.Place.Mixer.ForFewBags && bags > Crew.ByHandBags)
+        var dryKg = load.Batches.Units.Sum() * unit.Dry.Kilograms;
+        if (place.Mixer.By != MixedBy.Machine)
         {
-            remarks.Add(new Finding(Severity.Warning, at.Mixer.Self, new Notice.WantsMixer(Count: Math.Ceiling(bags), Limit: Crew.ByHandBags)).Mending(DrumFor(recipe.Unit.Yield, at)));
+            var heaviest = load.Batches.Units.Max() * unit.Mass.Kilograms;
+            var lifted = Crew.LiftKg * Math.Min(hands, 2);
+            if (heaviest > lifted)
+            {
+                remarks.Caution(at.Mixer.Self, new Notice.HeavyBatch(BatchKg: heaviest, LimitKg: lifted));
+            }
+
+            if (dryKg > Crew.ByHandKg)
+            {
+                remarks.Add(new Finding(Severity.Warning, at.Mixer.Self, new Notice.WantsMixer(DryKg: dryKg, LimitKg: Crew.ByHandKg)).Mending(DrumFor(unit, at)));
+            }
         }
+
+        var minutes = mixing(load).TotalMinutes;
+        if (minutes > LongMin)
+        {
+            var chart = RoundChart.Of(load);
+            remarks.Note(at.Self, new Notice.WhereTimeGoes(MixingMin: minutes, RoundMin: chart.Minutes, Bound: chart.Bound), [.. Quicker(load, mixing, minutes, at)]);
+        }
+    }
+
+    // What would shorten it, the most first: each with the time it would take then.
+    private static IEnumerable<Remedy> Quicker(LoadPlan load, Func<LoadPlan, Duration> mixing, double minutes, MixingPlaces at)
+    {
+        var (place, crew, total) = (load.Place, load.Crew, load.Batches.Total);
+        var found = new List<(double Minutes, Remedy Remedy)>();
+        void Try(LoadPlan? with, Func<double, Mend> does, params IReadOnlyList<Edit> edits)
+        {
+            if (with is not null && mixing(with).TotalMinutes is var takes && takes < minutes - WorthMin)
+            {
+                found.Add((takes, new Remedy(does(takes), edits)));
+            }
+        }
+
+        LoadPlan? In(MixingPlace other) => other.Split(total, load.Batches.Unit) is Batched.Fits fits ? load with { Place = other, Batches = fits.Plan } : null;
+        if (crew.Hands < MostHands)
+        {
+            Try(load.With(crew with { Hands = crew.Hands + 1 }), m => new Mend.AddHand(Hands: crew.Hands + 1, MixingMin: m), new Edit(at.Hands, Number: crew.Hands + 1));
+        }
+
+        if (crew.Mixers < crew.Hands)
+        {
+            Try(load.With(crew with { Mixers = crew.Mixers + 1 }), m => new Mend.SecondMixer(Mixers: crew.Mixers + 1, MixingMin: m), new Edit(at.Mixers, Number: crew.Mixers + 1));
+        }
+
+        if (place.Mixer is not Mixer.Drum { Size.Litres: >= CommonDrumL } and not Mixer.Forced && DrumFor(load.Batches.Unit, at) is { Edits: var edits })
+        {
+            Try(In(place with { Mixer = new Mixer.Drum(Volume.FromLitres(CommonDrumL)), Plate = null }), m => new Mend.BiggerMixer(SizeL: CommonDrumL, MixingMin: m), [.. edits]);
+        }
+
+        if (place.Barrow.Metres > NearM)
+        {
+            Try(
+                load with { Place = place with { Barrow = Length.FromMetres(NearM) } }, m => new Mend.MixNearer(RunM: NearM, MixingMin: m),
+                new Edit(at.BarrowRun, Text: string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{NearM} m")));
+        }
+
+        return found.OrderBy(f => f.Minutes).Select(f => f.Remedy);
     }
 
     /// <summary>Of each thing, what all batches take: everything is measured out beforehand.</summary>
@@ -131,7 +198,7 @@ public static class LoadAdvice
         };
     }
 
-    public static void Explain(LoadPlan load, Recipe recipe, double orderL, double holdBackL, Remarks remarks)
+    public static void Explain(LoadPlan load, Recipe recipe, double orderL, double holdBackL, double mixingMin, Remarks remarks)
     {
         ArgumentNullException.ThrowIfNull(load);
         ArgumentNullException.ThrowIfNull(recipe);
@@ -150,14 +217,25 @@ public static class LoadAdvice
         remarks.Why(new Why.HoldBack(LeastL: 1, MostL: 2), holdBackL, Source.SitePractice);
         remarks.Why(
             new Why.HandsWanted(VolumeM3: plan.Total.CubicMetres, ComfortM3: Crew.ComfortM3, ExhaustionM3: Crew.ExhaustionM3), Crew.ComfortFor(plan.Total), Source.SitePractice);
-        var cycle = mixer.Cycle(plan.Units.Max() * plan.Unit.BagsWorth, load.Place.Barrow.Metres).TotalMinutes;
+        var (pace, units) = (load.Pace, plan.Units.Max());
+        var (batch, round) = (pace.Of(units), RoundChart.Of(load));
         remarks.Why(
-            new Why.Cycle(CycleMin: cycle, BarrowM: load.Place.Barrow.Metres, Hands: crew.Hands, Mixers: crew.Running, CrewFactor: crew.CycleFactor), cycle * crew.CycleFactor, Source.SitePractice);
+            new Why.Round(
+                ChargeMin: batch.Charge, MixMin: batch.Mix, EmptyMin: batch.Empty, BarrowMin: batch.Barrow, SpreadMin: batch.Spread, StrikeMin: batch.StrikeOff,
+                LabourMin: pace.Labour(batch, crew.Hands), Hands: crew.Hands, Mixers: crew.Running),
+            round.Minutes, Source.SitePractice);
+        remarks.Why(
+            new Why.MixingTime(
+                Batches: plan.Units.Length, RoundMin: round.Minutes, LastMin: pace.Of(plan.Units[^1]).Whole, RestMin: load.Place.Figures.RestMin,
+                TonnesAHand: plan.Units.Sum(u => pace.TonnesAHand(u)), SlowerPct: PaceFigures.SlowerATonne * 100),
+            mixingMin, Source.SitePractice);
     }
 
     // The common drum; null where it would be too small itself.
-    private static Remedy? DrumFor(Volume unit, MixingPlaces at) => new Mixer.Drum(Volume.FromLitres(CommonDrumL)).Capacity < unit
-        ? null
-        : new Remedy(
+    private static Remedy? DrumFor(BatchUnit unit, MixingPlaces at)
+    {
+        var drum = new MixingPlace(new Mixer.Drum(Volume.FromLitres(CommonDrumL)), new Crew(1), default, null);
+        return drum.Split(unit.Yield, unit) is not Batched.Fits ? null : new Remedy(
             new Mend.BiggerMixer(SizeL: CommonDrumL), [new Edit(at.Mixer.Kind, Text: "drum"), new Edit(at.Mixer.Size, Text: "140 L"), new Edit(at.Mixer.MostMass, Text: "")]);
+    }
 }

@@ -1,3 +1,5 @@
+using SetFirm.Core.Batching;
+
 namespace SetFirm.Core.Findings;
 
 public abstract partial record Notice
@@ -6,11 +8,17 @@ public abstract partial record Notice
 
     public sealed record MixerTooSmall(double UnitL, double CapacityL) : Notice;
 
-    public sealed record BatchTooHeavy(double UnitKg, double MostKg, int Hands, bool ByPlate) : Notice;
+    public sealed record BatchTooHeavy(double UnitKg, double MostKg, bool ByPlate) : Notice;
 
-    public sealed record DrillRests(double CycleMin) : Notice;
+    public sealed record DrillRests(double MostPct) : Notice;
 
-    public sealed record WantsMixer(double Count, double Limit) : Notice;
+    public sealed record WantsMixer(double DryKg, double LimitKg) : Notice;
+
+    /// <summary>It is shovelled out, or two lift it.</summary>
+    public sealed record HeavyBatch(double BatchKg, double LimitKg) : Notice;
+
+    /// <summary>A long pour: what sets its pace.</summary>
+    public sealed record WhereTimeGoes(double MixingMin, double RoundMin, PaceBound Bound) : Notice;
 
     public sealed record WantsHelper(double VolumeM3, double LimitM3) : Notice;
 
@@ -21,7 +29,11 @@ public abstract partial record Mend
 {
     public sealed record AddHand(int Hands, double? AgeMin = null, double? LimitMin = null, double? MixingMin = null, double? ComfortM3 = null, double? LateMin = null) : Mend;
 
-    public sealed record BiggerMixer(double SizeL) : Mend;
+    public sealed record BiggerMixer(double SizeL, double? MixingMin = null) : Mend;
+
+    public sealed record SecondMixer(int Mixers, double MixingMin) : Mend;
+
+    public sealed record MixNearer(double RunM, double MixingMin) : Mend;
 }
 
 public abstract partial record Why
@@ -36,7 +48,10 @@ public abstract partial record Why
 
     public sealed record HoldBack(double LeastL, double MostL) : Why;
 
-    public sealed record Cycle(double CycleMin, double BarrowM, int Hands, int Mixers, double CrewFactor) : Why;
+    public sealed record Round(
+        double ChargeMin, double MixMin, double EmptyMin, double BarrowMin, double SpreadMin, double StrikeMin, double LabourMin, int Hands, int Mixers) : Why;
+
+    public sealed record MixingTime(int Batches, double RoundMin, double LastMin, double RestMin, double TonnesAHand, double SlowerPct) : Why;
 
     public sealed record HandsWanted(double VolumeM3, double ComfortM3, double ExhaustionM3) : Why;
 }

@@ -3,6 +3,18 @@ using SetFirm.Core.Quantities;
 
 namespace SetFirm.Core.Batching;
 
+/// <summary>What one batch may come to.</summary>
+/// <param name="Wet">Concrete.</param>
+/// <param name="Loose">Dry ingredients as they lie.</param>
+/// <param name="Mass">Wet; null where only volume limits it.</param>
+/// <param name="Dry">By hand; null where a motor does it.</param>
+/// <param name="Bags">By hand; null where a motor does it.</param>
+public sealed record BatchLimit(Volume Wet, Volume Loose, Mass? Mass = null, Mass? Dry = null, double? Bags = null)
+{
+    /// <summary>By volume alone.</summary>
+    public static BatchLimit Of(Volume capacity, Mass? mass = null) => new(capacity, capacity * Mixer.LooseOverCapacity, mass);
+}
+
 /// <summary>What it is mixed in, by whom, and how far away.</summary>
 /// <param name="Mixer">One of them.</param>
 /// <param name="Crew">Hands, and how many mixers.</param>
@@ -10,23 +22,37 @@ namespace SetFirm.Core.Batching;
 /// <param name="Plate">What the mixer's plate allows; null where nothing is said.</param>
 public sealed record MixingPlace(Mixer Mixer, Crew Crew, Length Barrow, Mass? Plate)
 {
-    /// <summary>True where the plate allows less than who tips it.</summary>
-    public bool LimitedByPlate => Plate is { } plate && !(Mixer.MostMass(Crew) is { } lifted && lifted.Kilograms <= plate.Kilograms);
+    public PaceFigures Figures { get; init; } = PaceFigures.Usual;
 
-    /// <summary>What one batch may weigh: by the plate, and by who tips it.</summary>
-    public Mass? MostMass => LimitedByPlate ? Plate : Mixer.MostMass(Crew);
+    /// <summary>What one batch may come to: a plate is believed; by hand it raises comfort to the most at the most.</summary>
+    public BatchLimit Limit
+    {
+        get
+        {
+            var limit = BatchLimit.Of(Mixer.Capacity, Plate ?? Mixer.Carries);
+            if (Mixer.By != MixedBy.Hoe)
+            {
+                return limit;
+            }
+
+            var (bags, kg) = Plate is null ? Mixer.InComfort : Mixer.AtTheMost;
+            return limit with { Mass = null, Dry = Mass.FromKilograms(Math.Min(kg, Plate?.Kilograms ?? kg)), Bags = bags };
+        }
+    }
 
     /// <summary>A volume in batches.</summary>
-    public Batched Split(Volume wanted, BatchUnit unit) => Batches.Split(wanted, unit, Mixer.Capacity, MostMass);
+    public Batched Split(Volume wanted, BatchUnit unit) => Batches.Split(wanted, unit, Limit);
 }
 
-/// <summary>A mixer, a crew and the batches they make.</summary>
-public sealed record LoadPlan(MixingPlace Place, BatchPlan Batches)
+/// <summary>A mixer, a crew, the batches they make and where these go.</summary>
+public sealed record LoadPlan(MixingPlace Place, BatchPlan Batches, Laying Laying)
 {
     /// <summary>Share of the water that goes in first. Source: site practice.</summary>
     public double FirstWater => Place.Mixer is Mixer.Drum ? 0.5 : 0.8;
 
     public Crew Crew => Place.Crew;
+
+    public Pace Pace => new(Place, Batches.Unit, Laying);
 
     /// <summary>With so many more hands, and mixers for them.</summary>
     public LoadPlan With(Crew crew) => this with { Place = Place with { Crew = crew } };

@@ -29,6 +29,12 @@ public static class CureAdvice
     /// <summary>Colder air than this wants a cover while it cures, °C. ACI 308R, site practice.</summary>
     private const double ColdCureC = 5;
 
+    /// <summary>Warmer than this through its first days it ends up to a tenth weaker, °C. Carino (crossover).</summary>
+    private const double HotC = 25;
+
+    private const int HotDays = 3;
+    private const double MostHeatLossPct = 10;
+
     /// <summary>Dry for less is not told, hours.</summary>
     private const double LeastDryH = 0.5;
 
@@ -61,6 +67,12 @@ public static class CureAdvice
         var kept = history.EquivalentHoursAt(wetUntil);
         var wetHours = kept - wetting.Dry.Sum(d => history.EquivalentHoursAt(d.Until) - history.EquivalentHoursAt(d.From));
         CheckDays(days, advised, mix, kept, remarks);
+        var firstDays = Enumerable.Range(1, HotDays * 24).Average(h => history.TemperatureAt(history.WaterAdded + Duration.FromHours(h)));
+        if (mix.Family != MixFamily.Rapid && firstDays > HotC)
+        {
+            remarks.Note(Places.Cure.Self, new Notice.WeakerFromHeat(MeanC: firstDays, LimitC: HotC, MostLossPct: MostHeatLossPct));
+        }
+
         var frozen = FrozenYoung(said, site, history, weather, remarks);
         CheckCold(said, weather, climate, wetFrom, Instant.Min(wetUntil, weather.End), remarks);
         var nights = Nights(mix, history, weather, climate, wetUntil);
@@ -91,7 +103,7 @@ public static class CureAdvice
             lost,
             nights,
             CoatTimes(said, site, wetUntil, weather, told, remarks),
-            [.. Milestones.For(mix, site.InPlace, site.InMould).Select(rule => Reach(rule, mix, history, stopped, paths, frozen, remarks))],
+            [.. Milestones.For(mix, site.Use).Select(rule => Reach(rule, mix, history, stopped, paths, frozen, remarks))],
             [.. CurveHours.Select(h => Point(h, At(h, stopped), At(h, never), paths))],
             mix.F28.Megapascals,
             At(28 * 24, stopped));
@@ -348,28 +360,32 @@ public static class CureAdvice
     private static MilestoneDate Reach(
         MilestoneRule rule, ConcreteMix mix, SlabHistory history, StrengthGain.StoppedCure cure, (StrengthGain.StoppedCure Cure, SlabHistory History)[] paths, bool frozen, Remarks remarks)
     {
-        var needs = Math.Max(rule.Mpa, rule.ShareOfF28 * mix.F28.Megapascals);
+        // Where nobody knows its strength only its age counts.
+        var needs = mix.Known == StrengthKnown.Under ? 0 : Math.Max(rule.Mpa, rule.ShareOfF28 * mix.F28.Megapascals);
         var name = Named(rule.Milestone);
         var strong = WhenStrong(cure, history, needs);
-        if (strong is null)
+        if (strong is null || history.WhenEquivalentHours(rule.EquivalentHours) is null)
         {
             remarks.Note(Places.Cure.Self, new Notice.MilestoneOutOfSight(NeededMpa: needs, Milestone: rule.Milestone));
         }
 
         var byClock = history.WaterAdded + Duration.FromHours(rule.Hours);
-        Instant? at = strong is { } s && !frozen ? Instant.Max(s, byClock) : null;
-        remarks.WhyOf(name, new Why.Milestone(NeedsMpa: rule.Mpa, SharePct: rule.ShareOfF28 * 100, LeastHours: rule.Hours, F28Mpa: mix.F28.Megapascals), needs, Source.SitePractice);
+        var aged = history.WhenEquivalentHours(rule.EquivalentHours);
+        Instant? at = strong is { } s && aged is { } old && !frozen ? Instant.Max(Instant.Max(s, byClock), old) : null;
+        remarks.WhyOf(name, new Why.Milestone(NeedsMpa: rule.Mpa, SharePct: rule.ShareOfF28 * 100, LeastHours: rule.Hours, LeastEquivalentHours: rule.EquivalentHours, F28Mpa: mix.F28.Megapascals), needs, Source.SitePractice);
         if (at is not { } best)
         {
             return new MilestoneDate(rule.Milestone, null, null, null, needs);
         }
 
-        var hours = paths.Select(p => ((WhenStrong(p.Cure, p.History, needs) ?? Instant.Max(best, history.WaterAdded + BandSight)) - history.WaterAdded).TotalHours).Order().ToArray();
+        Instant When((StrengthGain.StoppedCure Cure, SlabHistory History) path) =>
+            WhenStrong(path.Cure, path.History, needs) is { } m && path.History.WhenEquivalentHours(rule.EquivalentHours) is { } o ? Instant.Max(m, o) : Instant.Max(best, history.WaterAdded + BandSight);
+        var hours = paths.Select(p => (When(p) - history.WaterAdded).TotalHours).Order().ToArray();
         Instant Band(double share) => Instant.Max(byClock, history.WaterAdded + Duration.FromHours(Members.Quantile(hours, share)));
         return new MilestoneDate(rule.Milestone, best, Instant.Min(best, Band(Tenth)), Instant.Max(best, Band(1 - Tenth)), needs);
     }
 
-    /// <summary>First step at which the strength is there; never before final set. Strength never falls, so halving finds it.</summary>
+    /// <summary>When the strength is there; never before final set. It never falls, so halving finds the step, and between its ends the age is a line.</summary>
     private static Instant? WhenStrong(StrengthGain.StoppedCure cure, SlabHistory history, double mpa)
     {
         var ages = history.StepEquivalentHours;
@@ -380,6 +396,18 @@ public static class CureAdvice
             (from, to) = cure.At(ages[middle]) is > 0 and var strength && strength >= mpa ? (from, middle) : (middle + 1, to);
         }
 
-        return from == ages.Length ? null : history.WaterAdded + Duration.FromHours(history.StepHours[from]);
+        if (from == ages.Length)
+        {
+            return null;
+        }
+
+        var (low, high) = (from == 0 ? 0 : ages[from - 1], ages[from]);
+        for (var i = 0; i < 24; i++)
+        {
+            var middle = (low + high) / 2;
+            (low, high) = cure.At(middle) is > 0 and var strength && strength >= mpa ? (low, middle) : (middle, high);
+        }
+
+        return history.WhenEquivalentHours(high);
     }
 }

@@ -25,6 +25,9 @@ public abstract partial record Notice
 
     public sealed record FrozenYoung(double StrengthMpa, double SafeMpa) : Notice;
 
+    /// <summary>So warm in its first days that it ends up weaker. Carino.</summary>
+    public sealed record WeakerFromHeat(double MeanC, double LimitC, double MostLossPct) : Notice;
+
     public sealed record MilestoneOutOfSight(double NeededMpa, Milestone Milestone) : Notice;
 }
 
@@ -49,7 +52,7 @@ public abstract partial record Why
 
     public sealed record Strength(double F28Mpa, double AgeCoefficient, double FinalSetH, double WetEquivalentDays, double Share) : Why;
 
-    public sealed record Milestone(double NeedsMpa, double SharePct, double LeastHours, double F28Mpa) : Why;
+    public sealed record Milestone(double NeedsMpa, double SharePct, double LeastHours, double LeastEquivalentHours, double F28Mpa) : Why;
 
     public sealed record NextWetting(double StoreKgM2, double EvaporationKgM2H, double DriesH) : Why;
 

@@ -25,10 +25,9 @@ public sealed record CoatSaid(string Name, CoatProduct Product, double KeepWetH)
 /// <summary>What is cured.</summary>
 /// <param name="Youngest">The last batch.</param>
 /// <param name="WetFrom">Keep it wet from here.</param>
-/// <param name="InPlace">Something is cast where it stays.</param>
-/// <param name="InMould">Something is cast in a mould.</param>
+/// <param name="Use">What it is for.</param>
 /// <param name="Date">Where its day is said.</param>
-public sealed record CureSite(ZonePour Youngest, Instant WetFrom, bool InPlace, bool InMould, Place Date)
+public sealed record CureSite(ZonePour Youngest, Instant WetFrom, CureUse Use, Place Date)
 {
     public ConcreteMix Mix => Youngest.Mix;
 

@@ -6,11 +6,14 @@ namespace SetFirm.Core.Curing;
 /// <remarks>
 /// Source: EN 1992-1-1 3.1.2, f = f28 exp(c (1 - sqrt(28/t))), t in equivalent days. Departure: not for the first hours;
 /// before final set f = 0, from final set to three times final set a straight line up to the curve.
-/// Shares for stopping early: ACI 308R's trend, site practice.
+/// Shares for stopping early: ACI 308R's trend, site practice; the first equivalent day it lives on its own water. Never over f28.
 /// </remarks>
 public static class StrengthGain
 {
     private const double HoursPerDay = 24;
+
+    /// <summary>However early it is left dry, it lives on its own water until here, equivalent hours.</summary>
+    private const double OwnWaterH = 24;
 
     private static readonly (double Days, double Share)[] Shares =
         [(0, 0.55), (1, 0.65), (3, 0.80), (7, 0.92), (14, 0.98), (28, 1.00)];
@@ -74,7 +77,7 @@ public static class StrengthGain
         return a.Share + (along * (b.Share - a.Share));
     }
 
-    private static double Curve(double f28, double c, double days) => f28 * Math.Exp(c * (1 - Math.Sqrt(28 / days)));
+    private static double Curve(double f28, double c, double days) => f28 * Math.Min(1, Math.Exp(c * (1 - Math.Sqrt(28 / days))));
 
     /// <summary>The strength of one mix whose wet cure stops at one age, for asking at many.</summary>
     public readonly struct StoppedCure
@@ -96,9 +99,9 @@ public static class StrengthGain
             (f28, c, finalSet) = (mix.F28.Megapascals, mix.AgeCoefficient, mix.ToFinalSet.TotalHours);
             rampEnds = 3 * finalSet;
             atRampEnd = Curve(f28, c, rampEnds / HoursPerDay);
-            stops = mix.Family == MixFamily.Rapid ? double.PositiveInfinity : wetEquivalentHours;
+            stops = mix.Family == MixFamily.Rapid ? double.PositiveInfinity : Math.Max(OwnWaterH, wetEquivalentHours);
             atStop = double.IsInfinity(stops) ? 0 : Moist(mix, stops);
-            keeps = double.IsInfinity(stops) || f28 - atStop < 1e-9 ? 1 : Math.Max(0, (ShareAfter(stops / HoursPerDay) * f28) - atStop) / (f28 - atStop);
+            keeps = double.IsInfinity(stops) || f28 - atStop < 1e-9 ? 1 : Math.Max(0, (ShareAfter(wetEquivalentHours / HoursPerDay) * f28) - atStop) / (f28 - atStop);
         }
 
         /// <summary>MPa at an equivalent age.</summary>

@@ -68,7 +68,10 @@ public static class Wetting
     /// <summary>Neither sun nor drying reaches the face under it.</summary>
     public static bool ShutsIn(CuringMethod method) => method is CuringMethod.Plastic or CuringMethod.BurlapUnderPlastic or CuringMethod.InForm;
 
-    /// <summary>What it does to the face from final set on.</summary>
+    /// <summary>It goes on as soon as the last pass is done.</summary>
+    public static bool SprayedOn(CuringMethod method) => method is CuringMethod.Compound or CuringMethod.CureAndSeal;
+
+    /// <summary>What it does to the face once it is covered.</summary>
     public static SlabCover Cover(CuringMethod method) => ShutsIn(method) ? SlabCover.Shut : WantsWater(method) ? SlabCover.KeptWet : SlabCover.None;
 
     /// <summary>True where the method dries out in under an hour: cover it instead.</summary>

@@ -15,6 +15,7 @@ public enum RangeUnit
     Degrees,
     Mpa,
     Year,
+    Min,
 }
 
 public abstract partial record Notice

@@ -170,6 +170,8 @@ public readonly record struct MixingPlaces(Place Self)
     public Place WaterC => Self.At(nameof(WaterC));
 
     public Place WantedMixC => Self.At(nameof(WantedMixC));
+
+    public Place Pace => Self.At(nameof(Pace));
 }
 
 public readonly record struct MixerPlaces(Place Self)

@@ -38,11 +38,25 @@ public enum Finish
 /// <param name="Closes">s.</param>
 public sealed record PassRule(Pass Pass, double Opens, double Closes)
 {
+    /// <summary>Between one pass and the next, s.</summary>
+    private const double UsualRest = 0.05;
+
+    /// <summary>A pass that waited for its sheen closes so long after it, s; and stays open so long at the least.</summary>
+    public const double AfterSheen = 0.15;
+
+    public const double OpenAfterSheen = 0.10;
+
+    /// <summary>A pass that had to rest first stays open so long, s.</summary>
+    public const double OpenAfterRest = 0.10;
+
     /// <summary>Until the sheen of bled water is gone nothing touches the surface.</summary>
     public bool WaitsForSheen { get; init; }
 
-    /// <summary>Where water had to be dragged off it may close later, s; 0 keeps to <see cref="Closes"/>.</summary>
-    public double ClosesDragged { get; init; }
+    /// <summary>So long after the pass before it is done in the same zone, s.</summary>
+    public double Rest { get; init; } = UsualRest;
+
+    /// <summary>Where it opens late it closes later, but no later than this, s; 0 keeps to <see cref="Closes"/>.</summary>
+    public double ClosesLatest { get; init; }
 
     /// <summary>It shuts the surface: what still bleeds would be caught under it.</summary>
     public bool ShutsSurface { get; init; }
@@ -66,8 +80,8 @@ public static class Finishes
         new(Pass.StrikeOff, 0, 0.40),
         new(Pass.BullFloat, 0, 0.40),
         new(Pass.WashSlurry, 0.20, 0.40) { PaceM2H = 8 },
-        new(Pass.EdgeAndFloat, 0.12, 0.45) { WaitsForSheen = true, ClosesDragged = 0.60, PaceM2H = 20 },
-        new(Pass.SecondFloat, 0.40, 0.75) { ShutsSurface = true, PaceM2H = 20 },
+        new(Pass.EdgeAndFloat, 0.12, 0.45) { WaitsForSheen = true, ClosesLatest = 0.60, PaceM2H = 20 },
+        new(Pass.SecondFloat, 0.40, 0.75) { ShutsSurface = true, Rest = 0.08, ClosesLatest = 0.90, PaceM2H = 20 },
         new(Pass.ExposeStone, 0.45, 0.80) { PaceM2H = 10 },
         new(Pass.Broom, 0.55, 1.05) { PaceM2H = 60 },
         new(Pass.FirstTrowel, 0.65, 1.00) { ShutsSurface = true, PaceM2H = 15 },

@@ -23,8 +23,11 @@ public readonly ref struct ZoneCourse
     /// <summary>Its first batch lies in the form.</summary>
     public required double FirstPlacedH { get; init; }
 
-    /// <summary>All of it does; nothing but striking off opens before.</summary>
+    /// <summary>All of it does, from here on it bleeds and dries.</summary>
     public required double PlacedH { get; init; }
+
+    /// <summary>And is struck off; nothing but striking off opens before.</summary>
+    public required double StruckOffH { get; init; }
 
     /// <summary>Hours to each age of the clock.</summary>
     public required ReadOnlySpan<double> OldestReachedH { get; init; }
@@ -42,27 +45,37 @@ public readonly ref struct ZoneCourse
 /// <summary>The passes of a finish with one mix: at which ages they open and close.</summary>
 public sealed class PassClock
 {
+    /// <summary>Between the ages of its passes the clock is read off a line; no two lie further apart than this, s.</summary>
+    private const double Grid = 0.1;
+
     private readonly double[] ages;
     private readonly int[] opens;
     private readonly int[] closes;
-    private readonly int[] closesDragged;
+    private readonly double initial;
 
     public PassClock(ImmutableArray<PassRule> rules, ConcreteMix mix)
     {
         ArgumentNullException.ThrowIfNull(mix);
         Rules = rules;
-        var (initial, final) = (mix.ToInitialSet.TotalHours, mix.ToFinalSet.TotalHours);
-        double Dragged(PassRule r) => (r.ClosesDragged > 0 ? r.ClosesDragged : r.Closes) * initial;
-        ages = [.. rules.SelectMany(r => new[] { r.Opens * initial, r.Closes * initial, Dragged(r) }).Append(initial).Append(final).Distinct().Order()];
+        initial = mix.ToInitialSet.TotalHours;
+        var final = mix.ToFinalSet.TotalHours;
+        var last = Math.Max(final, rules.Select(r => Math.Max(r.Closes, r.ClosesLatest) * initial).DefaultIfEmpty(0).Max());
+        // Joints are sawn long after: nothing between is asked for.
+        var near = Math.Min(last, rules.Where(r => r.PaceM2H > 0).Select(r => Math.Max(r.Closes, r.ClosesLatest)).DefaultIfEmpty(0).Max() * initial);
+        ages =
+        [
+            .. rules.SelectMany(r => new[] { r.Opens * initial, r.Closes * initial }).Append(initial).Append(final)
+                .Concat(Enumerable.Range(0, (int)Math.Ceiling(near / (Grid * initial)) + 1).Select(i => i * Grid * initial)).Where(a => a <= last).Distinct().Order(),
+        ];
         opens = [.. rules.Select(r => Array.IndexOf(ages, r.Opens * initial))];
         closes = [.. rules.Select(r => Array.IndexOf(ages, r.Closes * initial))];
-        closesDragged = [.. rules.Select(r => Array.IndexOf(ages, Dragged(r)))];
         (InitialSet, FinalSet) = (Array.IndexOf(ages, initial), Array.IndexOf(ages, final));
     }
 
     private PassClock(PassClock of, double factor)
     {
-        (Rules, opens, closes, closesDragged, InitialSet, FinalSet) = (of.Rules, of.opens, of.closes, of.closesDragged, of.InitialSet, of.FinalSet);
+        (Rules, opens, closes, InitialSet, FinalSet) = (of.Rules, of.opens, of.closes, of.InitialSet, of.FinalSet);
+        initial = of.initial * factor;
         ages = [.. of.ages];
         for (var i = 0; i < ages.Length; i++)
         {
@@ -75,7 +88,7 @@ public sealed class PassClock
     /// <summary>Of the same mix where it sets in so many times the time.</summary>
     public PassClock Setting(double factor) => new(this, factor);
 
-    /// <summary>Equivalent hours, rising: a zone is followed until it has passed them all.</summary>
+    /// <summary>Equivalent hours, rising from 0: a zone is followed until it has passed them all.</summary>
     public ReadOnlySpan<double> Ages => ages;
 
     /// <summary>Which of the ages is initial set.</summary>
@@ -84,6 +97,14 @@ public sealed class PassClock
     /// <summary>Which of the ages is final set.</summary>
     public int FinalSet { get; }
 
+    /// <summary>Hours from its water until a batch has come to a set progress.</summary>
+    /// <param name="progress">s; what lies past the last age goes on at the rate before it.</param>
+    /// <param name="reachedH">Hours to each age.</param>
+    public double HoursAt(double progress, ReadOnlySpan<double> reachedH) => Read(ages, reachedH, progress * initial);
+
+    /// <summary>Set progress of a batch so many hours from its water.</summary>
+    public double ProgressAt(double hours, ReadOnlySpan<double> reachedH) => Read(reachedH, ages, hours) / initial;
+
     /// <summary>A window opens when the youngest of the zone is ready and all of it lies; it closes when the oldest is past it, never before it opens.</summary>
     /// <param name="rule">Index of the pass.</param>
     /// <param name="zone">How it went.</param>
@@ -91,12 +112,20 @@ public sealed class PassClock
     {
         var said = Rules[rule];
         var ready = said.Opens == 0 ? double.NegativeInfinity : zone.YoungestWaterH + zone.YoungestReachedH[opens[rule]];
-        var open = Math.Max(said.Pass == Pass.StrikeOff ? zone.FirstPlacedH : zone.PlacedH, ready);
-        if (said.WaitsForSheen && zone.Youngest.SheenGoneH is { } gone)
+        var open = Math.Max(said.Pass == Pass.StrikeOff ? zone.FirstPlacedH : zone.StruckOffH, ready);
+        var close = zone.OldestWaterH + zone.OldestReachedH[closes[rule]];
+        if (said.WaitsForSheen)
         {
-            // Water that still stands at the drag is dragged off: later than that nobody waits.
-            var stays = (zone.YoungestWaterH + gone - zone.PlacedH) * zone.SheenFactor;
-            open = Math.Max(open, Math.Min(zone.YoungestWaterH + zone.Youngest.ToDragH, zone.PlacedH + stays));
+            if (SheenGoneH(zone.Youngest, zone.YoungestWaterH, zone) is { } gone)
+            {
+                open = Math.Max(open, gone);
+                close = Math.Max(close, After(gone, zone.YoungestWaterH, zone.YoungestReachedH, PassRule.OpenAfterSheen, said.ClosesLatest));
+            }
+
+            if (SheenGoneH(zone.Oldest, zone.OldestWaterH, zone) is { } first)
+            {
+                close = Math.Max(close, After(first, zone.OldestWaterH, zone.OldestReachedH, PassRule.AfterSheen, said.ClosesLatest));
+            }
         }
 
         if (said.ShutsSurface)
@@ -104,7 +133,41 @@ public sealed class PassClock
             open = Math.Max(open, zone.YoungestWaterH + zone.Youngest.BleedsLittleH);
         }
 
-        var close = zone.OldestWaterH + zone.OldestReachedH[zone.Oldest.Dragged ? closesDragged[rule] : closes[rule]];
         return new PassSpan(open, Math.Max(open, close));
+    }
+
+    /// <summary>So much set progress after a moment, but not past a limit; the moment itself where it is past it already.</summary>
+    public double After(double hours, double waterH, ReadOnlySpan<double> reachedH, double more, double most) =>
+        double.IsFinite(hours) ? Math.Max(hours, waterH + HoursAt(Math.Min(most, ProgressAt(hours - waterH, reachedH) + more), reachedH)) : hours;
+
+    // Water that still stands at the drag is dragged off: later than that nobody waits.
+    private static double? SheenGoneH(in SlabMarks marks, double waterH, in ZoneCourse zone)
+    {
+        if (marks.SheenGoneH is not { } gone)
+        {
+            return null;
+        }
+
+        var placed = waterH + (zone.PlacedH - zone.YoungestWaterH);
+        return Math.Min(waterH + marks.ToDragH, placed + ((waterH + gone - placed) * zone.SheenFactor));
+    }
+
+    // Both rise; past the last known the last rate goes on.
+    private static double Read(ReadOnlySpan<double> from, ReadOnlySpan<double> to, double at)
+    {
+        var i = 1;
+        while (i < Math.Min(from.Length, to.Length) - 1 && from[i] < at && double.IsFinite(to[i + 1]) && double.IsFinite(from[i + 1]))
+        {
+            i++;
+        }
+
+        var (a, b) = (from[i - 1], from[i]);
+        if (!double.IsFinite(b) || !double.IsFinite(to[i]))
+        {
+            // It never gets so far.
+            return at <= a || !double.IsFinite(b) ? to[i - 1] : double.PositiveInfinity;
+        }
+
+        return b <= a ? to[i] : to[i - 1] + ((at - a) / (b - a) * (to[i] - to[i - 1]));
     }
 }

@@ -15,12 +15,12 @@ namespace SetFirm.Core.Job;
 public sealed record JobDocument
 {
     public const string FormatName = "setfirm-job";
-    public const int CurrentVersion = 5;
+    public const int CurrentVersion = 6;
 
     /// <summary>Always <c>setfirm-job</c>.</summary>
     public required string Format { get; init; }
 
-    /// <summary>Version of the format; 5. Older files are brought up to it as they are read.</summary>
+    /// <summary>Version of the format; 6. Older files are brought up to it as they are read.</summary>
     public required int Version { get; init; }
 
     /// <summary>What the person calls the job.</summary>
@@ -82,6 +82,9 @@ public sealed record MixingDocument
 
     /// <summary>What the concrete should have when it is mixed, °C; null takes it as it comes.</summary>
     public double? WantedMixC { get; init; }
+
+    /// <summary>How fast this crew is, as far as it is said.</summary>
+    public PaceDocument Pace { get; init; } = PaceDocument.Usual;
 }
 
 /// <summary>How the weather at the pour differs from that of the forecast.</summary>

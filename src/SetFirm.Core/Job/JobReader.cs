@@ -109,14 +109,15 @@ internal static class JobReader
             mass = gate.Mass(at.Mixer.MostMass, said.Mixer.MostMass, 5, 5_000);
         }
 
-        if (size is not { } volume || barrow is not { } run || !hands || (plated && mass is null))
+        var pace = said.Pace.Read(at.Pace, gate);
+        if (size is not { } volume || barrow is not { } run || !hands || (plated && mass is null) || pace is null)
         {
             return null;
         }
 
         var crew = new Crew(said.Hands, said.Mixers);
         LoadAdvice.CheckCrew(crew, at, gate);
-        return new MixingPlace(said.Mixer.Of(volume), crew, run, mass);
+        return new MixingPlace(said.Mixer.Of(volume), crew, run, mass) { Figures = pace };
     }
 
     public static BuyTerms? Buy(BuyDocument said, Gate gate)

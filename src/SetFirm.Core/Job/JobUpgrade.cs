@@ -28,6 +28,11 @@ internal static class JobUpgrade
             FourToFive(job);
         }
 
+        if ((int?)job["version"] == 5)
+        {
+            FiveToSix(job);
+        }
+
         return job;
     }
 
@@ -155,4 +160,7 @@ internal static class JobUpgrade
 
         job["pours"] ??= new JsonArray();
     }
+
+    // Version 6 has the crew's own pace; all that is new may be left out.
+    private static void FiveToSix(JsonObject job) => job["version"] = 6;
 }

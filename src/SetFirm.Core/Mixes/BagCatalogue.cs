@@ -16,7 +16,7 @@ public static class BagCatalogue
     public static ImmutableArray<BagMix> All { get; } =
     [
         .. new[] { (20.0, 9.3), (25, 11.7), (30, 14.0) }.Select(b =>
-            Concrete($"general-{b.Item1}kg", BagKind.General, Mass.FromKilograms(b.Item1), b.Item2, (2.0 * b.Item1 / 25, 2.8 * b.Item1 / 25), 25, (5, 7)) with { Sold = UnitSystem.Metric }),
+            Concrete($"general-{b.Item1}kg", BagKind.General, Mass.FromKilograms(b.Item1), b.Item2, (1.9 * b.Item1 / 25, 2.6 * b.Item1 / 25), 25, (5, 7)) with { Sold = UnitSystem.Metric }),
         .. new[] { (40.0, 8.5), (50, 10.6), (60, 12.7), (80, 17.0) }.Select(b =>
             Concrete($"general-{b.Item1}lb", BagKind.General, Mass.FromPounds(b.Item1), b.Item2, (2.8 * b.Item1 / 80, 3.8 * b.Item1 / 80), 28, (5, 7)) with { Sold = UnitSystem.Us }),
         Concrete("high-strength-80lb", BagKind.HighStrength, EightyPounds, 17.0, (2.8, 3.8), 35, (4.5, 6.5)),

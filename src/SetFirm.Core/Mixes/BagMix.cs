@@ -9,9 +9,9 @@ namespace SetFirm.Core.Mixes;
 /// <param name="Mass">Of one full bag.</param>
 /// <param name="Yield">Placed concrete from one bag.</param>
 /// <param name="LeastWater">To one bag.</param>
-/// <param name="MostWater">To one bag; the stated strength holds here.</param>
-/// <param name="F28">At its most water.</param>
-/// <param name="ToInitialSet">At 20 °C; does not change with the water.</param>
+/// <param name="MostWater">To one bag.</param>
+/// <param name="F28">At the middle of its water.</param>
+/// <param name="ToInitialSet">At 20 °C, at the middle of its water.</param>
 /// <param name="ToFinalSet">At 20 °C.</param>
 /// <param name="LeastThickness">Thinnest section it is meant for.</param>
 /// <param name="MostThickness">Thickest; null has no limit.</param>
@@ -37,42 +37,51 @@ public sealed record BagMix(
     /// <summary>Whose shops have it; null is everybody's.</summary>
     public UnitSystem? Sold { get; init; }
 
+    /// <summary>Of its volume, 0-1: what is trapped, or what its maker has put in.</summary>
+    public double AirShare { get; init; } = 0.02;
+
+    /// <summary>With so much air it is air-entrained.</summary>
+    public const double EntrainedAir = 0.04;
+
     /// <summary>Cement in a concrete bag, share of its mass. Source: site practice.</summary>
     public const double CementShare = 0.155;
 
     /// <summary>In a sand or topping mix.</summary>
     public const double ToppingCementShare = 0.22;
 
-    /// <summary>A leaner water than the most is credited up to this much strength; more is not claimed.</summary>
-    public const double MostCredit = 1.15;
+    /// <summary>Kiln-dried sand and stone soak up so much of their mass. ASTM C127/C128.</summary>
+    public const double SoaksUp = 0.01;
+
+    /// <summary>Whether sections from the thinnest to the thickest are what it is meant for, mm.</summary>
+    public bool Takes(double thinnestMm, double thickestMm) =>
+        !TradeSizes.Under(thinnestMm, LeastThickness.Millimetres) && !(MostThickness is { } most && TradeSizes.Over(thickestMm, most.Millimetres));
 
     public Volume MiddleWater => (LeastWater + MostWater) * 0.5;
 
-    /// <summary>w/c by mass with this much water to the bag; null where its cement is not known or not Portland.</summary>
-    public double? WaterCementWith(Volume water) => water.Litres / (Mass.Kilograms * Cement);
+    /// <summary>Of the water poured in, what is left over what sand and stone soak up, litres.</summary>
+    public double NetLitres(Volume water) => Math.Max(0, water.Litres - (SoaksUp * Mass.Kilograms * (1 - (Cement ?? CementShare))));
 
-    /// <summary>28-day strength with this much water to the bag: f28 F(w/c) / F(w/c at most water), up to 1.15 f28.</summary>
+    /// <summary>Net w/c by mass with this much water to the bag; null where its cement is not known or not Portland.</summary>
+    public double? WaterCementWith(Volume water) => NetLitres(water) / (Mass.Kilograms * Cement);
+
+    /// <summary>28-day strength with this much water to the bag: f28 F(w/c) / F(w/c at the middle), never over f28.</summary>
     /// <remarks>Source: ACI 211.1 table 6.3.4(a) for the shape F. A bag whose cement is not known keeps its stated strength.</remarks>
-    public StrengthFromWaterCement StrengthWith(Volume water)
+    public TableStrength StrengthWith(Volume water)
     {
-        if (WaterCementWith(water) is not { } ratio || WaterCementWith(MostWater) is not { } atMost)
+        if (WaterCementWith(water) is not { } ratio || WaterCementWith(MiddleWater) is not { } middle || water.Litres <= MiddleWater.Litres)
         {
-            return new StrengthFromWaterCement.Told(F28, Extrapolated: false);
+            return new TableStrength(F28, StrengthKnown.Table);
         }
 
-        return (WaterCementStrength.Of(ratio, airEntrained: false), WaterCementStrength.Of(atMost, airEntrained: false)) switch
-        {
-            (StrengthFromWaterCement.Told here, StrengthFromWaterCement.Told there) => here with
-            {
-                Strength = Strength.FromMegapascals(
-                    F28.Megapascals * Math.Min(MostCredit, here.Strength.Megapascals / there.Strength.Megapascals)),
-            },
-            // Drier than the table: the credit is capped well before its end.
-            (StrengthFromWaterCement.OffTable { TooLittle: true }, _) => new StrengthFromWaterCement.Told(
-                Strength.FromMegapascals(F28.Megapascals * MostCredit), Extrapolated: true),
-            (var off, _) => off,
-        };
+        var (here, there) = (WaterCementStrength.Of(ratio, AirShare >= EntrainedAir), WaterCementStrength.Of(middle, AirShare >= EntrainedAir));
+        return here with { Strength = Strength.FromMegapascals(F28.Megapascals * Math.Min(1, here.Strength.Megapascals / there.Strength.Megapascals)) };
     }
+
+    /// <summary>By how much water moves both its set times: (w/c over w/c at the middle)^0.5, or by the water itself where no w/c is known; a rapid mix stays.</summary>
+    /// <remarks>Source: site practice, as for parts (tune).</remarks>
+    public double SetTimesWith(Volume water) => Family == MixFamily.Rapid
+        ? 1
+        : Math.Sqrt(WaterCementWith(water) is { } ratio && WaterCementWith(MiddleWater) is > 0 and var middle ? ratio / middle : water.Litres / MiddleWater.Litres);
 
     /// <summary>The bag with cement added: it weighs and yields more, and its w/c falls where its cement is known; more strength is not claimed.</summary>
     /// <param name="cementKg">Added to one bag.</param>
@@ -91,12 +100,12 @@ public sealed record BagMix(
             Family,
             f28,
             Mass.Kilograms * Cement * perM3,
-            water.Litres * perM3,
+            NetLitres(water) * perM3,
             Mass.Kilograms * perM3,
             WaterCementWith(water),
-            AirShare: 0.02,
-            ToInitialSet,
-            ToFinalSet,
+            AirShare,
+            ToInitialSet * SetTimesWith(water),
+            ToFinalSet * SetTimesWith(water),
             AgeCoefficients.Of(Family));
     }
 }

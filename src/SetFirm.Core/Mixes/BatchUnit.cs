@@ -6,6 +6,16 @@ namespace SetFirm.Core.Mixes;
 /// <param name="Yield">Placed volume of one unit.</param>
 /// <param name="LooseVolume">Volume of its dry ingredients as measured.</param>
 /// <param name="PerWhole">Units in a whole bag or container: batches of whole ones are preferred where they cost no extra batch.</param>
-/// <param name="BagsWorth">Its size in bags, for the pace of mixing by hand.</param>
+/// <param name="Dry">What is lifted into the mixer.</param>
 /// <param name="Mass">Wet.</param>
-public sealed record BatchUnit(Volume Yield, Volume LooseVolume, int PerWhole, double BagsWorth, Mass Mass);
+public sealed record BatchUnit(Volume Yield, Volume LooseVolume, int PerWhole, Mass Dry, Mass Mass)
+{
+    /// <summary>A whole bag; null where it is measured out of loose materials.</summary>
+    public Mass? Bag { get; init; }
+
+    /// <summary>Loose materials are shovelled in, not carried in buckets.</summary>
+    public bool Shovelled { get; init; }
+
+    /// <summary>Bags in a unit; 0 where there are none.</summary>
+    public double Bags => Bag is null ? 0 : 1.0 / PerWhole;
+}

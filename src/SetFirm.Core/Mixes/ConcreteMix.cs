@@ -7,7 +7,7 @@ namespace SetFirm.Core.Mixes;
 /// <param name="Family">How it sets and is cured.</param>
 /// <param name="F28">Strength at 28 days, moist cured.</param>
 /// <param name="CementKgPerM3">Cement in a cubic metre placed; null where the bag does not tell.</param>
-/// <param name="WaterKgPerM3">All mixing water, the moisture of the sand included.</param>
+/// <param name="WaterKgPerM3">Net mixing water: with the moisture of the sand, without what dry sand and stone soak up.</param>
 /// <param name="SolidsKgPerM3">Cement, sand and stone.</param>
 /// <param name="WaterCement">By mass; null where the cement is not known.</param>
 /// <param name="AirShare">0-1 of the volume.</param>
@@ -26,6 +26,9 @@ public sealed record ConcreteMix(
     Duration ToFinalSet,
     double AgeCoefficient)
 {
+    /// <summary>How well its strength is known.</summary>
+    public StrengthKnown Known { get; init; }
+
     /// <summary>The same mix where it sets in so many times the time, as a batch, a bag or a crew may have it.</summary>
     public ConcreteMix Setting(double factor) => this with { ToInitialSet = ToInitialSet * factor, ToFinalSet = ToFinalSet * factor };
 }

@@ -40,31 +40,28 @@ public static class MixAdvice
     /// <summary>Water is proposed to this much, litres.</summary>
     private const double StepL = 0.05;
 
+    /// <summary>Air that is measured to this much is there, 0-1.</summary>
+    private const double AirSlack = 1e-9;
+
     /// <summary>Measured further off than this it is not the same mix, per cent. (tune)</summary>
     private const double MostRoundingPct = 8;
 
-    /// <returns>Null where its strength is not known.</returns>
     /// <param name="said">As read.</param>
     /// <param name="at">Where it is said.</param>
     /// <param name="of">Which mix of the job, for its whys; empty is the first.</param>
     /// <param name="remarks">Takes findings and reasons.</param>
-    public static Recipe? Plan(MixSaid said, MixPlaces at, string of, Remarks remarks)
+    public static Recipe Plan(MixSaid said, MixPlaces at, string of, Remarks remarks)
     {
         ArgumentNullException.ThrowIfNull(said);
         ArgumentNullException.ThrowIfNull(remarks);
-        Recipe? recipe = said switch
+        Recipe recipe = said switch
         {
             MixSaid.Bagged bagged => Bagged(bagged, at, of, remarks),
             MixSaid.ByParts parts => ByParts(parts, at, of, remarks),
             _ => throw new System.Diagnostics.UnreachableException(),
         };
-        if (recipe is not null)
-        {
-            CheckExposure(said.Exposure, recipe, at, remarks);
-            CheckDoses(recipe, at, remarks);
-            Explain(recipe.Mix, of, remarks);
-        }
-
+        CheckDoses(recipe, at, remarks);
+        Explain(recipe.Mix, of, remarks);
         return recipe;
     }
 
@@ -81,14 +78,14 @@ public static class MixAdvice
         ArgumentNullException.ThrowIfNull(remarks);
         var mostStone = thinnest.Millimetres * MixUses.StoneShareOfThickness;
         Remedy? take = recipe is BaggedRecipe && other is not null ? Take(other, mix) : null;
-        if (recipe is BaggedRecipe { Bag: var bag } && (thinnest < bag.LeastThickness || thinnest > bag.MostThickness))
+        if (recipe is BaggedRecipe { Bag: var bag } && !bag.Takes(thinnest.Millimetres, thinnest.Millimetres))
         {
             remarks.Add(new Finding(
                 Severity.Warning, at,
                 new Notice.ThicknessOutsideMix(
                     ThicknessMm: thinnest.Millimetres, LeastMm: bag.LeastThickness.Millimetres, MostMm: bag.MostThickness?.Millimetres ?? 0)).Mending(take));
         }
-        else if (recipe.StoneMm > mostStone)
+        else if (TradeSizes.Over(recipe.StoneMm, mostStone))
         {
             remarks.Add(new Finding(
                 Severity.Warning, at, new Notice.StoneTooLarge(StoneMm: recipe.StoneMm, MostMm: mostStone, ThicknessMm: thinnest.Millimetres)).Mending(take ?? NoStone(recipe, mix)));
@@ -133,23 +130,20 @@ public static class MixAdvice
 
     private static Remedy Without(Additive kind, MixPlaces at) => new(new Mend.WithoutAdditive(), [new Edit(at.Additive(kind), Number: 0)]);
 
-    private static BaggedRecipe? Bagged(MixSaid.Bagged said, MixPlaces at, string of, Remarks remarks)
+    private static BaggedRecipe Bagged(MixSaid.Bagged said, MixPlaces at, string of, Remarks remarks)
     {
         var (bag, water) = (said.Bag, said.Water);
         var enriched = bag.Enriched(bag.Mass.Kilograms * said.CementAddedPct / 100);
-        if (Told(enriched.StrengthWith(water), enriched.WaterCementWith(water), at.WaterPerBag, remarks) is not { } f28
-            || BaggedRecipe.Of(bag, water, said.CementAddedPct, said.Containers, said.Doses) is not { } recipe)
-        {
-            return null;
-        }
-
+        var recipe = BaggedRecipe.Of(bag, water, said.CementAddedPct, said.Containers, said.Doses);
+        var f28 = recipe.Mix.F28;
+        CheckKnown(recipe.Mix, at.WaterPerBag, remarks);
         CheckBagWater(said, f28, at, remarks);
         remarks.WhyOf(of, new Why.BagWater(LeastL: bag.LeastWater.Litres, MostL: bag.MostWater.Litres), water.Litres, Source.SitePractice);
         remarks.WhyOf(
             of,
             new Why.BagStrength(
-                F28Mpa: bag.F28.Megapascals, WaterCement: enriched.WaterCementWith(water) ?? 0, AtMostWaterCement: enriched.WaterCementWith(bag.MostWater) ?? 0,
-                MostCredit: BagMix.MostCredit),
+                F28Mpa: bag.F28.Megapascals, WaterCement: enriched.WaterCementWith(water) ?? 0, MiddleWaterCement: enriched.WaterCementWith(bag.MiddleWater) ?? 0,
+                SoakedPct: BagMix.SoaksUp * 100),
             f28.Megapascals, Source.Aci211);
         return recipe;
     }
@@ -158,7 +152,7 @@ public static class MixAdvice
     {
         const double slackL = 1e-6;
         var (bag, water) = (said.Bag, said.Water);
-        var (middleL, middleMpa) = (bag.MiddleWater.Litres, bag.StrengthWith(bag.MiddleWater) is StrengthFromWaterCement.Told told ? told.Strength.Megapascals : f28.Megapascals);
+        var (middleL, middleMpa) = (bag.MiddleWater.Litres, bag.StrengthWith(bag.MiddleWater).Strength.Megapascals);
         var back = new Edit(at.WaterPerBag, Text: "");
         var middle = new Remedy(new Mend.BagMiddleWater(WaterL: middleL, F28Mpa: middleMpa), [back]);
         if (water.Litres > bag.MostWater.Litres + slackL)
@@ -177,16 +171,12 @@ public static class MixAdvice
         }
     }
 
-    private static PartsRecipe? ByParts(MixSaid.ByParts said, MixPlaces at, string of, Remarks remarks)
+    private static PartsRecipe ByParts(MixSaid.ByParts said, MixPlaces at, string of, Remarks remarks)
     {
         var parts = said.Parts;
-        var (mix, strength) = PartsRecipe.Proportion(parts, said.StoneMm, said.Consistency, said.Doses);
-        if (Told(strength, mix.WaterCement, at.Cement, remarks) is not { } f28
-            || PartsRecipe.Of(parts, said.StoneMm, said.Consistency, said.Moisture, said.Containers, said.Doses) is not { } recipe)
-        {
-            return null;
-        }
-
+        var recipe = PartsRecipe.Of(parts, said.StoneMm, said.Consistency, said.Moisture, said.Containers, said.Doses);
+        var (mix, f28) = (recipe.Proportions, recipe.Mix.F28);
+        CheckKnown(recipe.Mix, at.Cement, remarks);
         var moisture = said.Moisture;
         remarks.WhyOf(
             of, new Why.PartsWater(StoneMm: recipe.StoneMm, SlumpMm: recipe.SlumpMm, AirPct: mix.AirShare * 100, CarriedKg: mix.CarriedWaterKg(moisture)), mix.WaterKg, Source.Aci211);
@@ -208,35 +198,44 @@ public static class MixAdvice
         return recipe;
     }
 
-    private static Strength? Told(StrengthFromWaterCement answer, double? ratio, Place at, Remarks remarks)
+    // Off the table a mix can be mixed as ever; only what relies on its strength cannot.
+    private static void CheckKnown(ConcreteMix mix, Place at, Remarks remarks)
     {
-        switch (answer)
+        if (mix is { WaterCement: { } ratio, Known: StrengthKnown.AtLeast or StrengthKnown.Under })
         {
-            case StrengthFromWaterCement.Told told:
-                return told.Strength;
-            case StrengthFromWaterCement.OffTable off:
-                remarks.Fault(at, new Notice.WaterCementOutsideTable(WaterCement: ratio ?? 0, Least: off.Least, Most: off.Most));
-                return null;
-            default:
-                throw new System.Diagnostics.UnreachableException();
+            var lean = mix.Known == StrengthKnown.Under;
+            remarks.Add(new Finding(
+                lean ? Severity.Warning : Severity.Note, at, new Notice.WaterCementOutsideTable(WaterCement: ratio, EndMpa: mix.F28.Megapascals, Lean: lean)));
         }
     }
 
-    private static void CheckExposure(Exposure exposure, Recipe recipe, MixPlaces at, Remarks remarks)
+    /// <summary>What winters ask of it.</summary>
+    /// <param name="exposure">Where it lies.</param>
+    /// <param name="recipe">The mix.</param>
+    /// <param name="steel">There is steel in something that is cast of it.</param>
+    /// <param name="at">Where it is said.</param>
+    /// <param name="remarks">Takes the findings.</param>
+    public static void CheckExposure(Exposure exposure, Recipe recipe, bool steel, MixPlaces at, Remarks remarks)
     {
-        var (mix, limits) = (recipe.Mix, ExposureLimits.Of(exposure, recipe.StoneMm));
-        if (mix.WaterCement is { } ratio && ratio > limits.MostWaterCement)
+        ArgumentNullException.ThrowIfNull(recipe);
+        ArgumentNullException.ThrowIfNull(remarks);
+        var (mix, limits) = (recipe.Mix, ExposureLimits.Of(exposure, recipe.StoneMm, steel));
+        if (mix.WaterCement is { } ratio && limits.MostWaterCement is { } most && ratio > most)
         {
-            var less = recipe is BaggedRecipe bagged ? LessWater(bagged.Bag, limits.MostWaterCement, at) : null;
-            remarks.Add(new Finding(Severity.Warning, at.Exposure, new Notice.ExposureWaterCement(WaterCement: ratio, Most: limits.MostWaterCement)).Mending(less));
+            var less = recipe is BaggedRecipe bagged ? LessWater(bagged.Bag, most, at) : null;
+            remarks.Add(new Finding(Severity.Warning, at.Exposure, new Notice.ExposureWaterCement(WaterCement: ratio, Most: most)).Mending(less));
+        }
+        else if (exposure == Exposure.NoFreezing && mix.WaterCement > ExposureLimits.GoodOutdoors)
+        {
+            remarks.Note(at.Exposure, new Notice.WetForOutdoors(WaterCement: mix.WaterCement.Value, Good: ExposureLimits.GoodOutdoors));
         }
 
-        if (mix.F28.Megapascals < limits.LeastMpa)
+        if (mix.F28.Megapascals < limits.LeastMpa || mix.Known == StrengthKnown.Under)
         {
             remarks.Warn(at.Exposure, new Notice.ExposureStrength(F28Mpa: mix.F28.Megapascals, LeastMpa: limits.LeastMpa));
         }
 
-        if (mix.AirShare < limits.AirShare)
+        if (mix.AirShare < limits.AirShare - AirSlack)
         {
             Remedy[] air = recipe is PartsRecipe ? [new Remedy(new Mend.StirInAir(), [new Edit(at.Additive(Additive.AirEntrainer), Number: 1)])] : [];
             remarks.Warn(at.Exposure, new Notice.ExposureAir(AirPct: mix.AirShare * 100, WantedPct: limits.AirShare * 100), air);
@@ -246,10 +245,18 @@ public static class MixAdvice
     // The most water, to 50 mL, that keeps a bag within a limit; null where the bag cannot be mixed so dry.
     private static Remedy? LessWater(BagMix bag, double mostWaterCement, MixPlaces at)
     {
-        var litres = Math.Floor(mostWaterCement * bag.Mass.Kilograms * (bag.Cement ?? 0) / StepL) * StepL;
-        return litres < bag.LeastWater.Litres || bag.StrengthWith(Volume.FromLitres(litres)) is not StrengthFromWaterCement.Told told ? null : new Remedy(
-            new Mend.LessWater(WaterL: litres, F28Mpa: told.Strength.Megapascals),
+        var litres = DriestFor(bag, mostWaterCement);
+        return litres < bag.LeastWater.Litres ? null : new Remedy(
+            new Mend.LessWater(WaterL: litres, F28Mpa: bag.StrengthWith(Volume.FromLitres(litres)).Strength.Megapascals),
             [new Edit(at.WaterPerBag, Text: string.Create(CultureInfo.InvariantCulture, $"{litres:0.00} L"))]);
+    }
+
+    /// <summary>The most water to a bag, to 50 mL, that keeps its net w/c within a limit, litres.</summary>
+    public static double DriestFor(BagMix bag, double mostWaterCement)
+    {
+        ArgumentNullException.ThrowIfNull(bag);
+        var soaked = bag.MostWater.Litres - bag.NetLitres(bag.MostWater);
+        return Math.Floor(((mostWaterCement * bag.Mass.Kilograms * (bag.Cement ?? 0)) + soaked + 1e-9) / StepL) * StepL;
     }
 
     private static void CheckDoses(Recipe recipe, MixPlaces at, Remarks remarks)
@@ -259,6 +266,10 @@ public static class MixAdvice
             var place = at.Additive(kind);
             switch (kind)
             {
+                case Additive.Retarder or Additive.Plasticiser when recipe.Mix.Family == MixFamily.Rapid:
+                    // Its maker's set control and flow aid, a matched pair, are the usual way to place it thin.
+                    remarks.Note(place, new Notice.RapidTakesItsOwn(kind));
+                    break;
                 case var _ when recipe.Mix.Family == MixFamily.Rapid:
                     remarks.Warn(place, new Notice.RapidTakesItsOwn(kind), Without(kind, at));
                     break;

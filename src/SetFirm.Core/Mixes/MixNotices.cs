@@ -12,13 +12,16 @@ public abstract partial record Notice
 
     public sealed record WaterUnderBagLimit(double WaterL, double LeastL) : Notice;
 
-    public sealed record WaterCementOutsideTable(double WaterCement, double Least, double Most) : Notice;
+    public sealed record WaterCementOutsideTable(double WaterCement, double EndMpa, bool Lean) : Notice;
 
     public sealed record ThicknessOutsideMix(double ThicknessMm, double LeastMm, double MostMm) : Notice;
 
     public sealed record StoneTooLarge(double StoneMm, double MostMm, double ThicknessMm) : Notice;
 
     public sealed record ExposureWaterCement(double WaterCement, double Most) : Notice;
+
+    /// <summary>Where it never freezes nothing forbids it; drier is better outdoors.</summary>
+    public sealed record WetForOutdoors(double WaterCement, double Good) : Notice;
 
     public sealed record ExposureStrength(double F28Mpa, double LeastMpa) : Notice;
 
@@ -68,7 +71,7 @@ public abstract partial record Why
 {
     public sealed record BagWater(double LeastL, double MostL) : Why;
 
-    public sealed record BagStrength(double F28Mpa, double WaterCement, double AtMostWaterCement, double MostCredit) : Why;
+    public sealed record BagStrength(double F28Mpa, double WaterCement, double MiddleWaterCement, double SoakedPct) : Why;
 
     public sealed record PartsWater(double StoneMm, double SlumpMm, double AirPct, double CarriedKg) : Why;
 

@@ -48,7 +48,7 @@ public sealed record UsualParts(PartsSchool School, Parts Parts, double StoneMm,
 
 /// <summary>What the concrete has to be.</summary>
 /// <param name="LeastMpa">At 28 days; 0 asks none.</param>
-/// <param name="MostWaterCement">By mass.</param>
+/// <param name="MostWaterCement">By mass; null where nothing limits it.</param>
 /// <param name="AirShare">0-1 of the volume; 0 asks none.</param>
 /// <param name="MostStoneMm">A third of the thinnest section.</param>
 /// <param name="ThinnestMm">The thinnest section.</param>
@@ -56,7 +56,7 @@ public sealed record UsualParts(PartsSchool School, Parts Parts, double StoneMm,
 /// <param name="Stiffest">Consistency it wants at the stiffest.</param>
 /// <param name="Softest">And at the softest.</param>
 public sealed record MixDemand(
-    double LeastMpa, double MostWaterCement, double AirShare, double MostStoneMm, double ThinnestMm, double ThickestMm, Consistency Stiffest, Consistency Softest);
+    double LeastMpa, double? MostWaterCement, double AirShare, double MostStoneMm, double ThinnestMm, double ThickestMm, Consistency Stiffest, Consistency Softest);
 
 /// <summary>What a use asks of its mix, and the ways to get it by parts. Source: site practice; ACI 318 for exposure, ACI 211.1 for stone.</summary>
 public static class MixUses
@@ -86,12 +86,12 @@ public static class MixUses
         _ => throw new System.Diagnostics.UnreachableException(),
     };
 
-    /// <summary>What uses poured of one mix ask together, with sections from the thinnest to the thickest, mm.</summary>
-    public static MixDemand Demand(IReadOnlyCollection<MixUse> uses, Exposure exposure, double thinnestMm, double thickestMm)
+    /// <summary>What uses poured of one mix ask together, with or without steel, with sections from the thinnest to the thickest, mm.</summary>
+    public static MixDemand Demand(IReadOnlyCollection<MixUse> uses, Exposure exposure, bool steel, double thinnestMm, double thickestMm)
     {
         ArgumentNullException.ThrowIfNull(uses);
         var stone = thinnestMm * StoneShareOfThickness;
-        var limits = ExposureLimits.Of(exposure, stone);
+        var limits = ExposureLimits.Of(exposure, stone, steel);
         var moves = uses.Select(Consistency).ToArray();
         return new MixDemand(
             Math.Max(uses.Max(LeastMpa), limits.LeastMpa), limits.MostWaterCement, limits.AirShare, stone, thinnestMm, thickestMm, moves.Min(m => m.Stiffest), moves.Max(m => m.Softest));

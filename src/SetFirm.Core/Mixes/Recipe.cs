@@ -47,8 +47,7 @@ public abstract record Recipe(ConcreteMix Mix, BatchUnit Unit, double StoneMm, I
 /// <summary>Bags, halved at the least.</summary>
 public sealed record BaggedRecipe(ConcreteMix Mix, BagMix Bag, Volume Water, double CementAddedKg, Containers Containers, IReadOnlyList<Dose> Doses)
     : Recipe(
-        Mix, new BatchUnit(YieldOf(Bag, CementAddedKg) * (1.0 / UnitsPerBag), LooseOf(Bag, CementAddedKg), UnitsPerBag, 1.0 / UnitsPerBag, MassOf(Bag, Water, CementAddedKg)), Bag.StoneMm, Doses,
-        Containers)
+        Mix, UnitOf(Bag, Water, CementAddedKg), Bag.StoneMm, Doses, Containers)
 {
     public const int UnitsPerBag = 2;
     private const int Rungs = 13;
@@ -62,13 +61,11 @@ public sealed record BaggedRecipe(ConcreteMix Mix, BagMix Bag, Volume Water, dou
     protected override double UnitDoses => 1.0 / UnitsPerBag;
 
     /// <summary>A bag with cement added: it yields more, and its w/c and strength follow.</summary>
-    /// <returns>The mix, or null where its w/c leaves the table.</returns>
-    public static BaggedRecipe? Of(BagMix bag, Volume water, double cementAddedPercent, Containers containers, IReadOnlyList<Dose> doses)
+    public static BaggedRecipe Of(BagMix bag, Volume water, double cementAddedPercent, Containers containers, IReadOnlyList<Dose> doses)
     {
         var added = bag.Mass.Kilograms * cementAddedPercent / 100;
-        return bag.Enriched(added).StrengthWith(water) is StrengthFromWaterCement.Told told
-            ? new BaggedRecipe(Additives.Into(bag.Enriched(added).MixedWith(water, told.Strength), doses), bag, water, added, containers, doses)
-            : null;
+        var (enriched, strength) = (bag.Enriched(added), bag.Enriched(added).StrengthWith(water));
+        return new BaggedRecipe(Additives.Into(enriched.MixedWith(water, strength.Strength) with { Known = strength.Known }, doses), bag, water, added, containers, doses);
     }
 
     public override BatchRecipe Batch(int units, int batches, double firstWater)
@@ -95,7 +92,7 @@ public sealed record BaggedRecipe(ConcreteMix Mix, BagMix Bag, Volume Water, dou
         for (var i = 0; i < Rungs; i++)
         {
             var litres = from + ((to - from) * i / (Rungs - 1));
-            if (bag.StrengthWith(Volume.FromLitres(litres)) is StrengthFromWaterCement.Told told)
+            if (bag.StrengthWith(Volume.FromLitres(litres)) is { Known: not StrengthKnown.Under } told)
             {
                 rungs.Add(new WaterStrength(litres, told.Strength.Megapascals));
             }
@@ -110,24 +107,18 @@ public sealed record BaggedRecipe(ConcreteMix Mix, BagMix Bag, Volume Water, dou
     private static Volume LooseOf(BagMix bag, double cementKg) => Volume.FromCubicMetres(
         ((bag.Mass.Kilograms / Ingredients.SandLooseKgPerM3) + (cementKg / Ingredients.CementLooseKgPerM3)) / UnitsPerBag);
 
-    private static Mass MassOf(BagMix bag, Volume water, double cementKg) => Mass.FromKilograms((bag.Mass.Kilograms + cementKg + water.Litres) / UnitsPerBag);
+    private static BatchUnit UnitOf(BagMix bag, Volume water, double cementKg) => new(
+        YieldOf(bag, cementKg) * (1.0 / UnitsPerBag), LooseOf(bag, cementKg), UnitsPerBag, Mass.FromKilograms((bag.Mass.Kilograms + cementKg) / UnitsPerBag),
+        Mass.FromKilograms((bag.Mass.Kilograms + cementKg + water.Litres) / UnitsPerBag))
+    { Bag = bag.Mass };
 }
 
 /// <summary>Parts by volume in the user's own containers, to the quarter container of cement.</summary>
 public sealed record PartsRecipe(
     ConcreteMix Mix, Proportions Proportions, Parts Parts, double StoneMm, Moisture Moisture, double SlumpMm, Containers Containers, IReadOnlyList<Dose> Doses)
-    : Recipe(Mix, UnitOf(Proportions, Moisture, StoneMm, Containers.Cement.Size), StoneMm, Doses, Containers)
+    : Recipe(Mix, UnitOf(Proportions, Moisture, StoneMm, Containers), StoneMm, Doses, Containers)
 {
     public const int UnitsPerContainer = 4;
-
-    /// <summary>A bag of concrete in litres, to pace mixing by hand.</summary>
-    private const double BagLitres = 12;
-
-    /// <summary>Air that an entrainer brings: more with fine stone. ACI 318.</summary>
-    private const double EntrainedAir = 0.06;
-
-    private const double EntrainedAirFine = 0.075;
-    private const double FineStoneMm = 12.5;
 
     private double UnitM3 => Unit.Yield.CubicMetres;
 
@@ -140,22 +131,22 @@ public sealed record PartsRecipe(
     private bool AirEntrained => Entrained(Doses);
 
     /// <summary>Parts brought to the table's water for their stone and consistency.</summary>
-    public static (Proportions Mix, StrengthFromWaterCement Strength) Proportion(Parts parts, double stoneMm, Consistency consistency, IReadOnlyList<Dose> doses)
+    public static (Proportions Mix, TableStrength Strength) Proportion(Parts parts, double stoneMm, Consistency consistency, IReadOnlyList<Dose> doses)
     {
         var entrained = Entrained(doses);
         var stone = parts.HasStone ? stoneMm : 0;
-        var air = !entrained ? MixingWater.EntrappedAir(stone) : stone < FineStoneMm ? EntrainedAirFine : EntrainedAir;
+        // An entrainer brings what the hardest winters ask.
+        var air = entrained ? ExposureLimits.Air(Exposure.FreezesOftenWet, stone) : MixingWater.EntrappedAir(stone);
         var mix = Brought(parts, stone, consistency, doses, air);
         return (mix, WaterCementStrength.Of(mix.WaterCement, entrained));
     }
 
-    public static PartsRecipe? Of(Parts parts, double stoneMm, Consistency consistency, Moisture moisture, Containers containers, IReadOnlyList<Dose> doses)
+    public static PartsRecipe Of(Parts parts, double stoneMm, Consistency consistency, Moisture moisture, Containers containers, IReadOnlyList<Dose> doses)
     {
         var (mix, strength) = Proportion(parts, stoneMm, consistency, doses);
-        return strength is StrengthFromWaterCement.Told told
-            ? new PartsRecipe(
-                Additives.Into(PartsMix.Mixed(mix, told.Strength), doses), mix, parts, parts.HasStone ? stoneMm : 0, moisture, Consistencies.SlumpMm(consistency), containers, doses)
-            : null;
+        return new PartsRecipe(
+            Additives.Into(PartsMix.Mixed(mix, strength.Strength) with { Known = strength.Known }, doses), mix, parts, parts.HasStone ? stoneMm : 0, moisture, Consistencies.SlumpMm(consistency), containers,
+            doses);
     }
 
     public override BatchRecipe Batch(int units, int batches, double firstWater)
@@ -184,7 +175,7 @@ public sealed record PartsRecipe(
         foreach (var consistency in Enum.GetValues<Consistency>())
         {
             var mix = Brought(Parts, StoneMm, consistency, Doses, Proportions.AirShare);
-            if (WaterCementStrength.Of(mix.WaterCement, AirEntrained) is StrengthFromWaterCement.Told told)
+            if (WaterCementStrength.Of(mix.WaterCement, AirEntrained) is { Known: StrengthKnown.Table or StrengthKnown.Extrapolated } told)
             {
                 rungs.Add(new WaterStrength(WaterToAdd(mix.WaterKg) * UnitM3 * UnitsPerContainer, told.Strength.Megapascals));
             }
@@ -206,13 +197,15 @@ public sealed record PartsRecipe(
     private static Measure? Filled(MeasuredThing what, Container container, double count, double kg) =>
         count > 0 || what == MeasuredThing.Water ? new Measure(what, "", container.Kind, count, container.Size.Litres * count, kg) : null;
 
-    private static BatchUnit UnitOf(Proportions mix, Moisture moisture, double stoneMm, Volume container)
+    private static BatchUnit UnitOf(Proportions mix, Moisture moisture, double stoneMm, Containers containers)
     {
-        var cement = container * (1.0 / UnitsPerContainer);
+        var cement = containers.Cement.Size * (1.0 / UnitsPerContainer);
         var yield = cement * PartsMix.YieldPerCementLitre(mix);
         var (sandKgM3, stoneKgM3, ballastKgM3) = Measuring.AsItLies(moisture, stoneMm);
         var loose = cement + (yield * ((mix.SandKg / sandKgM3) + (mix.StoneKg / stoneKgM3) + (mix.BallastKg / ballastKgM3)));
-        return new BatchUnit(yield, loose, UnitsPerContainer, yield.Litres / BagLitres, Mass.FromKilograms(yield.CubicMetres * (mix.SolidsKg + mix.WaterKg)));
+        return new BatchUnit(
+            yield, loose, UnitsPerContainer, Mass.FromKilograms(yield.CubicMetres * mix.SolidsKg), Mass.FromKilograms(yield.CubicMetres * (mix.SolidsKg + mix.WaterKg)))
+        { Shovelled = containers.Sand.Kind == ContainerKind.Shovel };
     }
 
     /// <summary>Of a water in a cubic metre, what is poured in: what sand and stone carry counts as mixing water.</summary>

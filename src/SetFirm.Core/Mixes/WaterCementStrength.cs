@@ -3,24 +3,34 @@ using SetFirm.Core.Quantities;
 
 namespace SetFirm.Core.Mixes;
 
-/// <summary>What the table says of a water-cement ratio.</summary>
-public abstract record StrengthFromWaterCement
+/// <summary>How well a strength is known.</summary>
+public enum StrengthKnown
 {
-    private StrengthFromWaterCement()
-    {
-    }
+    Table,
 
-    public sealed record Told(Strength Strength, bool Extrapolated) : StrengthFromWaterCement;
+    /// <summary>A little past the table's end.</summary>
+    Extrapolated,
 
-    /// <summary>Further outside the table than may be extrapolated.</summary>
-    public sealed record OffTable(double Least, double Most, bool TooLittle) : StrengthFromWaterCement;
+    /// <summary>Richer than the table: at least its end.</summary>
+    AtLeast,
+
+    /// <summary>Leaner than the table: under its end, and nothing may rely on it.</summary>
+    Under,
 }
 
+/// <summary>What the table says of a water-cement ratio.</summary>
+/// <param name="Strength">At 28 days; where it is at least or under, the table's end.</param>
+/// <param name="Known">How well.</param>
+public readonly record struct TableStrength(Strength Strength, StrengthKnown Known);
+
 /// <summary>Strength at 28 days against w/c by mass.</summary>
-/// <remarks>Source: ACI 211.1 table 6.3.4(a), ln f interpolated against w/c. Range: the table and 0.05 beyond it.</remarks>
+/// <remarks>Source: ACI 211.1 table 6.3.4(a), ln f interpolated against w/c, and 0.05 beyond the table.</remarks>
 public static class WaterCementStrength
 {
     public const double MayExtrapolate = 0.05;
+
+    /// <summary>The leanest that anything is said of.</summary>
+    public static double Leanest(bool airEntrained) => (airEntrained ? AirEntrained : Plain)[^1].Ratio + MayExtrapolate;
 
     private static readonly ImmutableArray<(double Ratio, double Mpa)> Plain =
         [(0.41, 41.4), (0.48, 34.5), (0.57, 27.6), (0.68, 20.7), (0.82, 13.8)];
@@ -30,13 +40,15 @@ public static class WaterCementStrength
 
     /// <param name="ratio">Water over cement by mass, above 0.</param>
     /// <param name="airEntrained">Which row of the table.</param>
-    public static StrengthFromWaterCement Of(double ratio, bool airEntrained)
+    public static TableStrength Of(double ratio, bool airEntrained)
     {
         var table = airEntrained ? AirEntrained : Plain;
         var (least, most) = (table[0].Ratio - MayExtrapolate, table[^1].Ratio + MayExtrapolate);
         if (!(ratio >= least && ratio <= most))
         {
-            return new StrengthFromWaterCement.OffTable(least, most, TooLittle: ratio < least);
+            return ratio < least
+                ? new TableStrength(Strength.FromMegapascals(table[0].Mpa), StrengthKnown.AtLeast)
+                : new TableStrength(Strength.FromMegapascals(table[^1].Mpa), StrengthKnown.Under);
         }
 
         var upper = 1;
@@ -48,6 +60,6 @@ public static class WaterCementStrength
         var (a, b) = (table[upper - 1], table[upper]);
         var share = (ratio - a.Ratio) / (b.Ratio - a.Ratio);
         var mpa = Math.Exp(Math.Log(a.Mpa) + (share * (Math.Log(b.Mpa) - Math.Log(a.Mpa))));
-        return new StrengthFromWaterCement.Told(Strength.FromMegapascals(mpa), ratio < table[0].Ratio || ratio > table[^1].Ratio);
+        return new TableStrength(Strength.FromMegapascals(mpa), ratio < table[0].Ratio || ratio > table[^1].Ratio ? StrengthKnown.Extrapolated : StrengthKnown.Table);
     }
 }

@@ -38,9 +38,9 @@ internal static class JobMixes
             {
                 gate.Fault(at.Id, new Notice.SameId(Given: said.Id));
             }
-            else if (JobReader.Mix(said, at, own, gate) is { } read && MixAdvice.Plan(read, at, i == 0 ? "" : said.Id, gate) is { } recipe)
+            else if (JobReader.Mix(said, at, own, gate) is { } read)
             {
-                found.Add(new MixPlan(i, said.Id, read, recipe));
+                found.Add(new MixPlan(i, said.Id, read, MixAdvice.Plan(read, at, i == 0 ? "" : said.Id, gate)));
             }
         }
 
@@ -67,9 +67,11 @@ internal static class JobMixes
     {
         var mine = elements.SelectMany(e => e.MixParts.Where(p => p.Mix == job.Mix.Id).Select(p => (e.Traits.Mix, Part: p))).DefaultIfEmpty((Mix: elements[0].Traits.Mix, Part: elements[0].MixParts.First())).ToArray();
         ImmutableArray<MixUse> uses = [.. mine.Select(m => m.Mix).Distinct()];
-        var demand = MixUses.Demand(uses, job.Mix.Exposure, mine.Min(m => m.Part.Thinnest.Millimetres), mine.Max(m => m.Part.Deepest.Millimetres));
+        var steel = elements.Any(e => e.MixParts.Any(p => p.Mix == job.Mix.Id) && e.Build is { Steel.Rusts: true });
+        var demand = MixUses.Demand(uses, job.Mix.Exposure, steel, mine.Min(m => m.Part.Thinnest.Millimetres), mine.Max(m => m.Part.Deepest.Millimetres));
         return new WaysContext(
-            demand, uses, mine.Sum(m => m.Part.Litres) + LoadAdvice.HoldBackL, job.Build.Sold, own, terms?.Prices ?? PriceBook.Typical, place, terms?.HourWorth ?? 0);
+            demand, uses, mine.Sum(m => m.Part.Litres) + LoadAdvice.HoldBackL, job.Build.Sold, own, terms?.Prices ?? PriceBook.Typical, place, terms?.HourWorth ?? 0,
+            Layings.Of(elements.SelectMany(e => e.MixParts.Where(p => p.Mix == job.Mix.Id).Select(p => (e, p.Litres, FaceM2: e.FaceM2 * p.Litres / e.OrderL)))));
     }
 
     /// <summary>What a mix has to do with the elements that are of it.</summary>
@@ -94,6 +96,7 @@ internal static class JobMixes
         foreach (var mix in mixes.Where(m => m.Index >= 0))
         {
             var own = elements.Where(e => e.MixParts.Any(p => p.Mix == mix.Id)).ToArray();
+            MixAdvice.CheckExposure(mix.Said.Exposure, mix.Recipe, built && own.Any(e => e.Build!.Steel.Rusts), mix.At, gate);
             SteelAdvice.CheckChloride(built && own.Any(e => e.Build!.Steel.Rusts), mix.Recipe.Doses, mix.At, gate);
             if (own.Length > 0)
             {

@@ -73,7 +73,7 @@ public static class Planner
             gate.Add(new Finding(Severity.Warning, Places.Site.WeatherFile, new Notice.WeatherFileMissing()));
         }
 
-        Cautions.Check(recipe?.Recipe.LiftKg, full?.Load.Load is { Place.Mixer.ByHand: false }, Places.Mix(0), gate);
+        Cautions.Check(recipe?.Recipe.LiftKg, full?.Load.Load is { Place.Mixer.By: not MixedBy.Hoe }, Places.Mix(0), gate);
         BuyPlan? buy = null;
         if (elements is { } bought && recipe is not null && terms is not null && wanted is not null)
         {
@@ -115,7 +115,7 @@ public static class Planner
     }
 
     private static PourPlan InFull(PourLoad pour, ImmutableArray<ElementPlan> elements, CureSaid? cure, HourlyWeather weather, Told told, Instant? asOf, Gate gate) =>
-        new PourPlan { Load = pour, Curing = cure, InPlace = AnyOf(elements, pour, inMould: false), InMould = AnyOf(elements, pour, inMould: true) }.Again(weather, told.OfPour(pour.Sketch.Id, pour.Number == 1), asOf, gate);
+        new PourPlan { Load = pour, Curing = cure, Use = UseOf(elements, pour) }.Again(weather, told.OfPour(pour.Sketch.Id, pour.Number == 1), asOf, gate);
 
     /// <summary>Every hour of the weather given in which a pour might begin, judged; empty where it cannot be planned.</summary>
     /// <param name="job">What was said; the pour's own day does not matter.</param>
@@ -204,8 +204,18 @@ public static class Planner
         return seams;
     }
 
-    private static bool AnyOf(ImmutableArray<ElementPlan> elements, PourLoad pour, bool inMould) =>
-        pour.Sketch.Parts.Any(p => elements.First(e => e.Index == p.Element).Traits.InMould == inMould);
+    private static CureUse UseOf(ImmutableArray<ElementPlan> elements, PourLoad pour)
+    {
+        ElementPlan[] own = [.. pour.Sketch.Parts.Select(p => elements.First(e => e.Index == p.Element)).Distinct()];
+        return new CureUse(
+            own.Any(e => !e.Traits.InMould),
+            own.Any(e => e.Traits.InMould),
+            own.Where(e => e.Traits.InMould).Select(e => (e.Read.Casting?.StripDays ?? e.Traits.UsualStripDays) * 24).DefaultIfEmpty(0).Max(),
+            own.Any(e => e.Traits.Walked),
+            own.Any(e => e.Traits.Driven),
+            own.Any(e => e.Traits.Sanded),
+            own.Any(e => e.Finish == Finishing.Finish.GroundLater));
+    }
 
     // A topping goes on while the base is plastic, or when it is hard: never between.
     private static void CheckTopping(ImmutableArray<PourLoad> pours, int asked, PourPlan full, Gate gate)

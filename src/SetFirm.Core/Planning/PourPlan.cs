@@ -66,9 +66,8 @@ public sealed record PourPlan
 
     internal CureSaid? Curing { get; init; }
 
-    internal bool InPlace { get; init; }
-
-    internal bool InMould { get; init; }
+    /// <summary>What comes of it once it has set.</summary>
+    internal CureUse Use { get; init; } = CureUse.Slab;
 
     /// <summary>The same pour with other weather, or with more told, without planning the job anew.</summary>
     /// <param name="weather">Hours at the site.</param>
@@ -79,7 +78,7 @@ public sealed record PourPlan
     {
         var day = Load.Task is null ? null : DayPlanner.Plan(Load.Task, weather, remarks);
         var cure = day is null || Curing is null ? null : CureAdvice.Plan(
-            Curing, new CureSite(day.Youngest, day.FinalSet ?? day.DoneBy, InPlace, InMould, Load.Sketch.DateAt), weather, told, asOf, remarks);
+            Curing, new CureSite(day.Youngest, day.CoverFrom, Use, Load.Sketch.DateAt), weather, told, asOf, remarks);
         return this with { Day = day, Cure = cure, Told = told, AsOf = asOf };
     }
 }

@@ -8,6 +8,7 @@ using SetFirm.Core.Joints;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.PourDay;
 using SetFirm.Core.Quantities;
+using SetFirm.Core.Setting;
 using SetFirm.Core.Shapes;
 
 namespace SetFirm.Core.Planning;
@@ -32,7 +33,7 @@ internal sealed class PourPlanner(
     /// <summary>Setting pebbles into a bed: a square metre a person, an hour at the least. (tune)</summary>
     private static readonly Duration SetPebblesM2 = Duration.FromHours(1);
 
-    private readonly Dictionary<(string Mix, double Litres, MixingPlace Place), (LoadPlan Load, IReadOnlyList<BatchRecipe> Recipes, IReadOnlyList<Measure> MeasuredOut)> known = [];
+    private readonly Dictionary<(string Mix, double Litres, MixingPlace Place, Laying Laying), (LoadPlan Load, IReadOnlyList<BatchRecipe> Recipes, IReadOnlyList<Measure> MeasuredOut)> known = [];
 
     /// <param name="sketches">In order.</param>
     /// <param name="asked">Index of the one whose findings are told.</param>
@@ -53,33 +54,40 @@ internal sealed class PourPlanner(
         var litres = sketch.Litres;
         var holdBack = litres < NoHoldBackL && sketch.Parts.All(p => Of(p).Traits.InMould) ? 0 : LoadAdvice.HoldBackL;
         var (here, at) = Mixing(sketch, own);
+        var laying = Layings.Of(sketch.Parts.Select(p => (Of(p), p.Litres, Of(p).FaceM2 * p.FaceShare)));
         LoadPlan? load = null;
         IReadOnlyList<BatchRecipe> recipes = [];
         IReadOnlyList<Measure> measured = [];
         if (mix is not null && here is not null)
         {
-            if (!known.TryGetValue((sketch.Mix, litres, here), out var same))
+            if (!known.TryGetValue((sketch.Mix, litres, here, laying), out var same))
             {
-                if (LoadAdvice.Plan(here, mix.Recipe, litres, holdBack, at, own) is { } planned)
+                if (LoadAdvice.Plan(here, mix.Recipe, litres, holdBack, laying, at, own) is { } planned)
                 {
                     var different = LoadAdvice.Recipes(planned, mix.Recipe);
                     same = (planned, different, LoadAdvice.MeasureOut(different));
-                    known.Add((sketch.Mix, litres, here), same);
+                    known.Add((sketch.Mix, litres, here, laying), same);
                 }
             }
 
             (load, recipes, measured) = same.Load is null ? (null, [], []) : same;
             if (load is not null && ReferenceEquals(own, gate))
             {
-                LoadAdvice.CheckDay(load, mix.Recipe, l => PourSchedule.Of(l, default).Mixing, at, own);
-                LoadAdvice.Explain(load, mix.Recipe, litres, holdBack, own);
+                LoadAdvice.Explain(load, mix.Recipe, litres, holdBack, PourSchedule.Of(load, default).Mixing.TotalMinutes, own);
                 MixAdvice.CheckRounding(recipes, mix.At, "", own);
             }
         }
 
         var units = load?.Batches.Units.Sum() ?? (mix is null ? 0 : (int)Math.Min(int.MaxValue, Math.Ceiling((litres + holdBack) / mix.Recipe.Unit.Yield.Litres)));
         var start = sketch.After is null ? sketch.Start : before is null ? null : Following(before, sketch);
-        return new PourLoad(sketch, number, mix, holdBack, load, recipes, measured, units, start, mix is null || load is null ? null : Task(sketch, mix.Recipe, load, start, at));
+        var task = mix is null || load is null ? null : Task(sketch, mix.Recipe, load, start, at);
+        if (task is null && load is not null && ReferenceEquals(own, gate))
+        {
+            // The day asks what a day's work is where there is one.
+            LoadAdvice.CheckDay(load, mix!.Recipe, l => PourSchedule.Of(l, default).Mixing, at, own);
+        }
+
+        return new PourLoad(sketch, number, mix, holdBack, load, recipes, measured, units, start, task);
     }
 
     // Where it mixes, and where that is said.
@@ -149,9 +157,15 @@ internal sealed class PourPlanner(
         var element = Of(part);
         var course = element.Cast.Courses.FirstOrDefault(c => c.Course == part.Course);
         var covered = part.Course is { } which && element.Cast.Courses[^1].Course != which;
+        var finish = covered ? Finishing.Finish.AsCast : part.Course == Course.Slurry ? Finishing.Finish.Pebbles : element.Finish;
         return new PourElement(
-            element.Index, part.Litres, element.FaceM2 * part.FaceShare, part.Course is null ? element.Cast.Depth : course.Depth,
-            element.Traits.OnGround && (part.Course is null || part.Course == element.Cast.Courses[0].Course),
-            covered ? Finishing.Finish.AsCast : part.Course == Course.Slurry ? Finishing.Finish.Pebbles : element.Finish, element.Joints.Sawn && !covered);
+            element.Index, part.Litres, element.FaceM2 * part.FaceShare, part.Course is null ? element.Cast.Depth : course.Depth, BelowIt(element, part.Course), finish,
+            element.Joints.Sawn && !covered, element.Traits.InMould && finish == Finishing.Finish.AsCast);
     }
+
+    private static Below BelowIt(ElementPlan element, Course? course) =>
+        element.Traits.OnOldConcrete || (course is { } which && which != element.Cast.Courses[0].Course) ? Below.Concrete
+        : !element.Traits.OnGround ? Below.Air
+        : element.Build?.Dig?.BaseDepth.Metres > 0 ? Below.Stone
+        : Below.Soil;
 }

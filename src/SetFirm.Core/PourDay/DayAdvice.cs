@@ -78,7 +78,7 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
         var found = new List<(Duration Over, Remedy Remedy)>();
         void Quicker(Crew with, Func<double, Mend> does, params IReadOnlyList<Edit> edits)
         {
-            var sooner = PourSchedule.Of(load.With(with), default).JointAge;
+            var sooner = Settled.Of(task, load.With(with), weather, plan.Start, DayPlanner.ManyPaths).Schedule.JointAge;
             if (sooner < age)
             {
                 found.Add((sooner - limit, new Remedy(does(sooner.TotalMinutes), edits)));
@@ -263,18 +263,25 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
     /// <summary>Whether there are hands for every pass.</summary>
     private void Hands()
     {
-        var (pour, crew) = (plan.Pour, plan.Pour.Crew);
+        var crew = plan.Pour.Crew;
+        // Where everybody is called away the mixer stands.
+        var stops = plan.Tasks.Where(t => t.BeginsH < plan.Pour.MixingEndsH && t.Hands >= crew.Hands).OrderBy(t => t.BeginsH).ToArray();
+        if (stops is [var stop, ..])
+        {
+            var batch = plan.Schedule.Batches.Last(b => b.WaterAdded <= plan.Start + Duration.FromHours(stop.BeginsH)).Number;
+            remarks.Note(
+                at.Mixing.Hands,
+                new Notice.MixingStops(Pass: Made(stop), Zone: stop.Zone + 1, Batch: batch, PauseMin: stops.Sum(t => t.EndsH - t.BeginsH) * 60, Times: stops.Length),
+                crew.Hands < LoadAdvice.MostHands ? [new Remedy(new Mend.AddHand(Hands: crew.Hands + 1), [new Edit(at.Mixing.Hands, Number: crew.Hands + 1)])] : []);
+        }
+
         if (plan.Tasks.All(t => t.LateH <= PassCrew.SlackH))
         {
             return;
         }
 
         var worst = plan.Tasks.MaxBy(t => t.LateH);
-        var mixing = PassCrew.FreeWhileMixing(crew) == 0 && pour.MixingEndsH > worst.ClosesH;
-        Notice says = mixing
-            ? new Notice.HandsStillMixing(Made(worst), worst.Zone + 1, (pour.MixingEndsH - worst.ClosesH) * 60)
-            : new Notice.ZonesCollide(Made(worst), worst.Zone + 1, worst.LateH * 60, crew.Hands);
-        remarks.Add(new Finding(Severity.Warning, at.Mixing.Hands, says).Mending(MoreHands(worst.LateH)));
+        remarks.Add(new Finding(Severity.Warning, at.Mixing.Hands, new Notice.ZonesCollide(Made(worst), worst.Zone + 1, worst.LateH * 60, crew.Hands)).Mending(MoreHands(worst.LateH)));
     }
 
     // The fewest hands more with which nobody is late, or the most with which it is better.
@@ -282,7 +289,7 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
     {
         var crew = plan.Pour.Crew;
         var more = Enumerable.Range(crew.Hands + 1, Math.Max(0, Math.Min(LoadAdvice.MostHands, crew.Hands + 2) - crew.Hands));
-        var ways = more.Select(h => (Hands: h, DayPlanner.WhatIf(DayPour.Of(task, task.Load.With(crew with { Hands = h }), weather), weather, plan.Start).LateH)).ToArray();
+        var ways = more.Select(h => (Hands: h, DayPlanner.WhatIf(task, task.Load.With(crew with { Hands = h }), weather, plan.Start).LateH)).ToArray();
         var best = ways.FirstOrDefault(w => w.LateH <= 0, ways.MinBy(w => w.LateH));
         return ways.Length == 0 || best.LateH >= lateH ? null : new Remedy(
             new Mend.AddHand(Hands: best.Hands, LateMin: best.LateH * 60), [new Edit(at.Mixing.Hands, Number: best.Hands)]);
@@ -309,7 +316,7 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
         for (var hour = (int)Math.Ceiling(Hours(task.Start)) - 1; hour >= Hours(works.From); hour--)
         {
             var begins = plan.Start + Duration.FromHours(hour - Hours(task.Start));
-            var done = begins + Duration.FromHours(Math.Min(DayPlanner.WhatIf(plan.Pour, weather, begins).DoneH, DaySimulation.Sight.TotalHours));
+            var done = begins + Duration.FromHours(Math.Min(DayPlanner.WhatIf(task, task.Load, weather, begins).DoneH, DaySimulation.Sight.TotalHours));
             if (!judge.IsDark(done) && !judge.IsDark(begins))
             {
                 return StartAt(new Mend.EarlierStart(StartH: hour, DoneH: hour + (done - begins).TotalHours), new LocalTime(hour, 0));

@@ -177,21 +177,6 @@ public sealed class DayJudge(DayPour pour, HourlyWeather forecast, Duration join
             (double)well / members.Count, (Members.Quantile(done, 0.1), Members.Quantile(done, 0.5), Members.Quantile(done, 0.9)), faults.ToImmutable());
     }
 
-    /// <summary>Many starts, on as many processors as there are.</summary>
-    public StartOdds[] Odds(IReadOnlyList<Instant> starts, IReadOnlyList<Member> members, ISlabModel model)
-    {
-        ArgumentNullException.ThrowIfNull(starts);
-        var odds = new StartOdds[starts.Count];
-        Parallel.For(
-            0, starts.Count, () => new DaySimulation(pour, model), (i, _, paths) =>
-            {
-                odds[i] = Odds(starts[i], members, paths);
-                return paths;
-            },
-            _ => { });
-        return odds;
-    }
-
     private double JointLimitH(double mixC) => JointProgress * pour.Mix.ToInitialSet.TotalHours / Math.Max(EquivalentAge.QuickRate(mixC), 0.01);
 
     private double ColdestC(HourlyWeather weather, double from, double until)

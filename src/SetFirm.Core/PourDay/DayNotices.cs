@@ -30,8 +30,8 @@ public abstract partial record Notice
 
     public sealed record WaterScalds(double WaterC, double LimitC) : Notice;
 
-    /// <summary>A pass is due while every hand still mixes and places.</summary>
-    public sealed record HandsStillMixing(Pass Pass, int Zone, double OverlapMin) : Notice;
+    /// <summary>Everybody is called away to a pass: the mixer stands after this batch.</summary>
+    public sealed record MixingStops(Pass Pass, int Zone, int Batch, double PauseMin, int Times) : Notice;
 
     /// <summary>Hands are with another zone while this one closes.</summary>
     public sealed record ZonesCollide(Pass Pass, int Zone, double LateMin, int Hands) : Notice;

@@ -19,8 +19,9 @@ namespace SetFirm.Core.PourDay;
 /// <param name="Begins">When the crew gets to it; null for what goes along with placing.</param>
 /// <param name="Work">What it takes one person.</param>
 /// <param name="Hand">Which pair of hands, from 0; null for what goes along with placing.</param>
+/// <param name="Hands">How many share it.</param>
 public sealed record PassPlan(
-    Pass Pass, Instant Opens, Instant Closes, Instant OpensEarliest, Instant OpensLatest, Instant ClosesEarliest, Instant ClosesLatest, Instant? Begins, Duration Work, int? Hand);
+    Pass Pass, Instant Opens, Instant Closes, Instant OpensEarliest, Instant OpensLatest, Instant ClosesEarliest, Instant ClosesLatest, Instant? Begins, Duration Work, int? Hand, int Hands);
 
 /// <summary>A part finished as one.</summary>
 /// <param name="Number">From 1, over the whole pour.</param>
@@ -55,6 +56,7 @@ public readonly record struct DayHour(
 /// <param name="InitialSet">Of the first batch, there and then.</param>
 /// <param name="FinalSet">Of the last batch; null where it does not get so far in two days.</param>
 /// <param name="DoneBy">The last pass is made; the day is over.</param>
+/// <param name="CoverFrom">And its youngest part takes a cover: wet curing begins.</param>
 /// <param name="RainChance">Of rain from the first water to final set, 0-1.</param>
 /// <param name="Best">What comes of it if nothing is off.</param>
 /// <param name="Odds">And in many ways it may go.</param>
@@ -73,6 +75,7 @@ public sealed record DayPlan(
     Instant? InitialSet,
     Instant? FinalSet,
     Instant DoneBy,
+    Instant CoverFrom,
     double RainChance,
     DayOutcome Best,
     StartOdds Odds,

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using NodaTime;
 using SetFirm.Core.Batching;
+using SetFirm.Core.Curing;
 using SetFirm.Core.Events;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Finishing;
@@ -35,8 +36,8 @@ public static class DayPlanner
         ArgumentNullException.ThrowIfNull(weather);
         ArgumentNullException.ThrowIfNull(remarks);
         var (start, load) = (task.StartsAt, task.Load);
-        var schedule = PourSchedule.Of(load, start);
-        var pour = DayPour.Of(task, load, weather);
+        var (schedule, pour, away) = Settled.Of(task, load, weather, start, Coarse);
+        LoadAdvice.CheckDay(load, task.Recipe, l => PourSchedule.Of(l, start, away.AsSpan()).Mixing, task.At.Mixing, remarks);
         var asForeseen = new Member(weather, 1, 1);
         var best = new DaySimulation(pour, Fine, Closeness.Ends);
         var outcome = best.Run(asForeseen, start);
@@ -58,8 +59,11 @@ public static class DayPlanner
         var oldest = History(first.OldestWaterH, first.FirstPlacedH);
         var youngest = first.YoungestWaterH == first.OldestWaterH ? oldest : History(first.YoungestWaterH, first.PlacedH);
         var last = pour.Zones[^1];
+        // A compound is sprayed on at once; anything that is laid waits until it leaves no mark.
+        var takesCover = youngest.WhenEquivalentHours(ZonePour.TakesCoverAt * pour.Mix.ToInitialSet.TotalHours) ?? doneBy;
+        var coverFrom = Wetting.SprayedOn(task.Method) ? doneBy : Instant.Max(doneBy, takesCover);
         var plan = new DayPlan(
-            pour, start, schedule, Temperature.FromCelsius(mixC), Temperature.FromCelsius(airC), Reached(best.Zones[0].InitialSetH), finalSet, doneBy,
+            pour, start, schedule, Temperature.FromCelsius(mixC), Temperature.FromCelsius(airC), Reached(best.Zones[0].InitialSetH), finalSet, doneBy, coverFrom,
             pour.Site.UnderSky ? weather.RainChance(start, finalSet ?? start + DaySimulation.Sight) : 0,
             outcome, odds, judge.JointLimit(mixC), judge.Light(start), zones, tasks,
             Hours(oldest, weather, pour.Site, start, until),
@@ -71,6 +75,9 @@ public static class DayPlanner
 
     /// <summary>What comes of a pour if nothing is off, as closely as many paths are followed.</summary>
     public static DayOutcome WhatIf(DayPour pour, HourlyWeather weather, Instant start) => new DaySimulation(pour, Coarse).Run(new Member(weather, 1, 1), start);
+
+    /// <summary>The same for a task with other batches, or another start.</summary>
+    public static DayOutcome WhatIf(PourTask task, LoadPlan load, HourlyWeather weather, Instant start) => WhatIf(Settled.Of(task, load, weather, start, Coarse).Pour, weather, start);
 
     private static ImmutableArray<ZonePlan> Zones(
         PourTask task, LoadPlan load, PourSchedule schedule, DayPour pour, DaySimulation best, PassBands bands, Instant start)
@@ -93,9 +100,9 @@ public static class DayPlanner
 
                 var rule = pour.Zones[z].Rules[p];
                 var strikeOff = rule.Pass == Pass.StrikeOff;
-                var band = bands.Of(z, p, span, strikeOff ? pour.Zones[z].FirstPlacedH : pour.Zones[z].PlacedH);
+                var band = bands.Of(z, p, span, strikeOff ? pour.Zones[z].FirstPlacedH : pour.Zones[z].StruckOffH);
                 // Hours are rounded on the way; what lies there opens nothing sooner.
-                var placed = strikeOff ? first.Placed : last.Placed;
+                var placed = strikeOff ? first.Placed : last.StruckOff;
                 Instant Placed(double hours) => Instant.Max(placed, At(hours));
                 PassTask? made = null;
                 foreach (var t in best.Tasks)
@@ -105,7 +112,7 @@ public static class DayPlanner
 
                 passes.Add(new PassPlan(
                     rule.Pass, Placed(span.OpensH), Placed(span.ClosesH), Placed(band.OpensEarly), Placed(band.OpensLate), Placed(band.ClosesEarly), Placed(band.ClosesLate),
-                    made is { } b ? At(b.BeginsH) : null, Duration.FromHours(made?.WorkH ?? 0), made?.Hand));
+                    made is { } b ? At(b.BeginsH) : null, Duration.FromHours(made?.WorkH ?? 0), made?.Hand, made?.Hands ?? 0));
             }
 
             var outcome = best.Zones[z];

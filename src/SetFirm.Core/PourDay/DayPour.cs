@@ -13,20 +13,28 @@ namespace SetFirm.Core.PourDay;
 /// <summary>A zone whichever hour the pour begins in. Hours from the first water.</summary>
 /// <param name="Rules">Its passes.</param>
 /// <param name="Depth">Of its section.</param>
-/// <param name="OnGround">Else air is under it.</param>
+/// <param name="Below">What lies under it.</param>
 /// <param name="AreaM2">Of its face.</param>
 /// <param name="OldestWaterH">Water into its first batch.</param>
 /// <param name="YoungestWaterH">Water into its last.</param>
 /// <param name="FirstPlacedH">Its first batch lies in the form.</param>
 /// <param name="PlacedH">All of it does.</param>
+/// <param name="StruckOffH">And is struck off.</param>
+/// <param name="Back">What lies open is its back.</param>
 public sealed record DayZone(
-    ImmutableArray<PassRule> Rules, Length Depth, bool OnGround, double AreaM2, double OldestWaterH, double YoungestWaterH, double FirstPlacedH, double PlacedH)
+    ImmutableArray<PassRule> Rules, Length Depth, Below Below, double AreaM2, double OldestWaterH, double YoungestWaterH, double FirstPlacedH, double PlacedH, double StruckOffH, bool Back = false)
 {
     /// <summary>Water into its middle.</summary>
     public double MiddleWaterH => (OldestWaterH + YoungestWaterH) / 2;
 
+    /// <summary>Its last pass is done and it takes a cover, set progress.</summary>
+    public double CoveredAt { get; } = Math.Max(ZonePour.TakesCoverAt, Rules.Where(r => r.PaceM2H > 0).Select(r => r.Opens + DoneAfter).DefaultIfEmpty(0).Max());
+
+    /// <summary>A pass is done so long after it opens, set progress.</summary>
+    private const double DoneAfter = 0.05;
+
     /// <summary>One is between two others in all but age.</summary>
-    internal bool Like(DayZone other) => Depth == other.Depth && OnGround == other.OnGround && Rules == other.Rules;
+    internal bool Like(DayZone other) => Depth == other.Depth && Below == other.Below && Rules == other.Rules;
 }
 
 /// <summary>A day's pour, whichever hour it begins in.</summary>
@@ -86,21 +94,26 @@ public sealed record DayPour
         return new ZonePour(mix, zone.Depth, mixC, start + Duration.FromHours(waterH))
         {
             ToPlaced = Duration.FromHours(placedH - waterH),
-            OnGround = zone.OnGround,
+            Below = zone.Below,
             Cover = Cover,
             NightCoverM2KPerW = NightCoverM2KPerW,
+            CoveredAt = zone.CoveredAt,
             Site = Site,
         };
     }
 
     /// <summary>A task with the batches that a crew makes of it, in the weather's site.</summary>
-    public static DayPour Of(PourTask task, LoadPlan load, HourlyWeather weather)
+    /// <param name="task">As said.</param>
+    /// <param name="load">Its batches.</param>
+    /// <param name="schedule">When each is mixed and placed.</param>
+    /// <param name="weather">Hours at the site.</param>
+    public static DayPour Of(PourTask task, LoadPlan load, PourSchedule schedule, HourlyWeather weather)
     {
+        ArgumentNullException.ThrowIfNull(schedule);
         ArgumentNullException.ThrowIfNull(task);
         ArgumentNullException.ThrowIfNull(load);
         ArgumentNullException.ThrowIfNull(weather);
         var mix = task.Recipe.Mix;
-        var schedule = PourSchedule.Of(load, Instant.MinValue);
         var zero = schedule.Batches[0].WaterAdded;
         double Hours(Instant at) => (at - zero).TotalHours;
         var rapid = mix.Family == MixFamily.Rapid;
@@ -126,8 +139,8 @@ public sealed record DayPour
                 {
                     var (element, first, last) = (task.Elements[z.Element], schedule.Batches[z.FirstBatch], schedule.Batches[z.LastBatch]);
                     return new DayZone(
-                        Rules(element), element.Depth, element.OnGround, element.FaceM2 * (z.To - z.From),
-                        Hours(first.WaterAdded), Hours(last.WaterAdded), Hours(first.Placed), Hours(last.Placed));
+                        Rules(element), element.Depth, element.Below, element.FaceM2 * (z.To - z.From),
+                        Hours(first.WaterAdded), Hours(last.WaterAdded), Hours(first.Placed), Hours(last.Placed), Hours(last.StruckOff), element.Back);
                 }),
             ],
             Crew = load.Crew,

@@ -40,7 +40,7 @@ public readonly record struct ZoneOutcome(double? SheenGoneH, double PeakDeficit
 
 /// <summary>Follows a day's pour through one member after another: the best guess is the member that nothing is off in. Not for several threads at once.</summary>
 /// <remarks>The cost grows with members and with zones followed, and with nothing else.</remarks>
-public sealed class DaySimulation
+public sealed class DaySimulation : IPassRests
 {
     /// <summary>Like zones in a row of which no more are followed.</summary>
     private const int MostInARow = 8;
@@ -53,28 +53,31 @@ public sealed class DaySimulation
     private readonly (int Before, int After, double Share)[] between;
     private readonly int[] followed;
     private readonly int[] firstSpan;
-    private readonly double[] youngReached;
+    private readonly double[][] youngReached;
     private readonly double[] oldReached;
     private readonly ZoneOutcome[] outcomes;
-    private readonly Dictionary<(int Chain, Length Depth, bool OnGround, double WaterH), (double[] Reached, SlabMarks Marks)>? ends;
+    private readonly Dictionary<(int Chain, Length Depth, Below Below, double WaterH), (double[] Reached, SlabMarks Marks)>? ends;
     private readonly PassSpan[] spans;
     private readonly PassTask[] tasks;
     private readonly int[] order;
     private readonly PassClock[] clocks;
     private readonly int[] chainOf;
-    private readonly Dictionary<double, MixPaths> mixes = [];
+    private readonly Dictionary<double, MixPaths> mixes;
     private MixPaths mix;
 
     /// <param name="pour">Whichever hour it begins in.</param>
     /// <param name="model">Follows a zone.</param>
     /// <param name="closeness">How closely.</param>
-    public DaySimulation(DayPour pour, ISlabModel model, Closeness closeness = Closeness.Middles)
+    /// <param name="before">One of the same mix and finishes, whose clocks are taken over.</param>
+    public DaySimulation(DayPour pour, ISlabModel model, Closeness closeness = Closeness.Middles, DaySimulation? before = null)
     {
         ArgumentNullException.ThrowIfNull(pour);
         (this.pour, this.model) = (pour, model);
         var zones = pour.Zones;
         ImmutableArray<PassRule>[] chains = [.. zones.Select(z => z.Rules).Distinct()];
-        clocks = [.. chains.Select(rules => new PassClock(rules, pour.Mix))];
+        var same = before is not null && before.pour.Mix == pour.Mix && before.clocks.Length == chains.Length && before.clocks.Zip(chains).All(p => p.First.Rules.SequenceEqual(p.Second));
+        clocks = same ? before!.clocks : [.. chains.Select(rules => new PassClock(rules, pour.Mix))];
+        mixes = same ? before!.mixes : [];
         chainOf = [.. zones.Select(z => Array.IndexOf(chains, z.Rules))];
         firstSpan = [.. zones.Select((_, z) => zones.Take(z).Sum(before => before.Rules.Length))];
         spans = new PassSpan[zones.Sum(z => z.Rules.Length)];
@@ -84,8 +87,8 @@ public sealed class DaySimulation
         ends = closeness == Closeness.Ends ? [] : null;
         between = ends is null ? Between(zones) : [.. zones.Select((_, z) => (z, z, 0.0))];
         followed = [.. Enumerable.Range(0, zones.Length).Where(z => between[z].Share == 0)];
-        var ages = (3 * zones.Max(z => z.Rules.Length)) + 2;
-        (youngReached, oldReached) = (new double[ages], new double[ages]);
+        var ages = clocks.Max(c => c.Ages.Length);
+        (youngReached, oldReached) = ([.. zones.Select((_, z) => between[z].Share == 0 ? new double[ages] : [])], new double[ages]);
         mix = Mix(1);
     }
 
@@ -118,12 +121,12 @@ public sealed class DaySimulation
             if (ends is null)
             {
                 var toPlaced = zone.PlacedH - zone.YoungestWaterH;
-                youngest = oldest = Mark(z, zone.MiddleWaterH, zone.MiddleWaterH + toPlaced, mixC, start, member, youngReached);
+                youngest = oldest = Mark(z, zone.MiddleWaterH, zone.MiddleWaterH + toPlaced, mixC, start, member, youngReached[z]);
             }
             else
             {
                 oldest = End(z, zone.OldestWaterH, zone.FirstPlacedH, mixC, start, member, oldReached);
-                youngest = End(z, zone.YoungestWaterH, zone.PlacedH, mixC, start, member, youngReached);
+                youngest = End(z, zone.YoungestWaterH, zone.PlacedH, mixC, start, member, youngReached[z]);
             }
 
             Spread(z, new ZoneCourse
@@ -132,14 +135,16 @@ public sealed class DaySimulation
                 YoungestWaterH = zone.YoungestWaterH,
                 FirstPlacedH = zone.FirstPlacedH,
                 PlacedH = zone.PlacedH,
-                OldestReachedH = ends is null ? youngReached : oldReached,
-                YoungestReachedH = youngReached,
+                StruckOffH = zone.StruckOffH,
+                OldestReachedH = ends is null ? youngReached[z] : oldReached,
+                YoungestReachedH = youngReached[z],
                 Oldest = oldest,
                 Youngest = youngest,
                 SheenFactor = member.SheenFactor,
             });
-            deficit = Math.Max(deficit, Math.Max(oldest.PeakDeficitKgM2H, youngest.PeakDeficitKgM2H));
-            evaporation = Math.Max(evaporation, Math.Max(oldest.PeakEvaporationKgM2H, youngest.PeakEvaporationKgM2H));
+            // A back dries as it likes.
+            deficit = zone.Back ? deficit : Math.Max(deficit, Math.Max(oldest.PeakDeficitKgM2H, youngest.PeakDeficitKgM2H));
+            evaporation = zone.Back ? evaporation : Math.Max(evaporation, Math.Max(oldest.PeakEvaporationKgM2H, youngest.PeakEvaporationKgM2H));
             frozen |= oldest.FrozenYoung || youngest.FrozenYoung;
         }
 
@@ -154,7 +159,7 @@ public sealed class DaySimulation
     private SlabMarks End(int z, double waterH, double placedH, double mixC, Instant start, Member member, double[] reached)
     {
         var zone = pour.Zones[z];
-        var key = (chainOf[z], zone.Depth, zone.OnGround, waterH);
+        var key = (chainOf[z], zone.Depth, zone.Below, waterH);
         if (!ends!.TryGetValue(key, out var known))
         {
             var marks = Mark(z, waterH, placedH, mixC, start, member, reached);
@@ -194,7 +199,7 @@ public sealed class DaySimulation
         }
 
         outcomes[z] = new ZoneOutcome(
-            course.Youngest.SheenGoneH + course.YoungestWaterH, course.Youngest.PeakDeficitKgM2H,
+            course.Youngest.SheenGoneH + course.YoungestWaterH, pour.Zones[z].Back ? 0 : course.Youngest.PeakDeficitKgM2H,
             course.OldestWaterH + course.OldestReachedH[clock.InitialSet], course.YoungestWaterH + course.YoungestReachedH[clock.FinalSet]);
     }
 
@@ -237,7 +242,14 @@ public sealed class DaySimulation
             }
         }
 
-        PassCrew.Schedule(tasks, pour.Crew.Hands, PassCrew.FreeWhileMixing(pour.Crew), pour.MixingEndsH, order);
+        PassCrew.Schedule(tasks, pour.Crew.Hands, PassCrew.CalledAway(pour.Crew), pour.MixingEndsH, this, order);
+        foreach (var task in tasks)
+        {
+            // A window opens when the pass before it is done and rested.
+            ref var span = ref spans[firstSpan[task.Zone] + task.Pass];
+            span = span.IsReached ? new PassSpan(Math.Max(span.OpensH, task.OpensH), Math.Max(Math.Max(span.ClosesH, task.ClosesH), task.OpensH)) : span;
+        }
+
         var (done, late, which) = (pour.MixingEndsH, PassCrew.SlackH, -1);
         for (var i = 0; i < tasks.Length; i++)
         {
@@ -246,6 +258,20 @@ public sealed class DaySimulation
         }
 
         return new DayOutcome(done, FinalSetH(), which < 0 ? 0 : late, which, deficit, evaporation, frozen);
+    }
+
+    (double OpensH, double ClosesH) IPassRests.After(in PassTask task, double doneH)
+    {
+        var z = task.Zone;
+        var (before, after, share) = between[z];
+        var of = share < 0.5 ? before : after;
+        var (rule, clock, reached) = (pour.Zones[z].Rules[task.Pass], mix.Clocks[chainOf[z]], youngReached[of]);
+        // Like zones go alike, each from its own water.
+        var water = ends is null ? pour.Zones[z].MiddleWaterH : pour.Zones[z].YoungestWaterH;
+        var opens = Math.Max(task.OpensH, clock.After(doneH, water, reached, rule.Rest, double.PositiveInfinity));
+        return (opens, rule.ClosesLatest > 0 && double.IsFinite(opens)
+            ? Math.Max(task.ClosesH, water + clock.HoursAt(Math.Min(rule.ClosesLatest, clock.ProgressAt(opens - water, reached) + PassRule.OpenAfterRest), reached))
+            : task.ClosesH);
     }
 
     private double FinalSetH()

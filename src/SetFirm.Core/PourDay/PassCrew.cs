@@ -16,14 +16,28 @@ public record struct PassTask(int Zone, int Pass, double OpensH, double ClosesH,
     /// <summary>Which pair of hands makes it, from 0; set by the crew.</summary>
     public int Hand { get; set; }
 
-    public readonly double EndsH => BeginsH + WorkH;
+    /// <summary>How many share it; set by the crew.</summary>
+    public int Hands { get; set; } = 1;
+
+    public readonly double EndsH => BeginsH + (WorkH / Math.Max(1, Hands));
 
     /// <summary>How much too late it is begun, hours.</summary>
     public readonly double LateH => Math.Max(0, BeginsH - ClosesH);
 }
 
-/// <summary>Shares passes out among hands: whoever is free first takes, of those that are open, the one that closes first.</summary>
-/// <remarks>Source: list scheduling by earliest due date. One person makes a pass; placing keeps its hands until mixing ends.</remarks>
+/// <summary>When a pass may follow the one before it in its zone.</summary>
+public interface IPassRests
+{
+    /// <param name="task">The later pass; its window.</param>
+    /// <param name="doneH">The earlier one is done.</param>
+    /// <returns>Its window with the rest before it.</returns>
+    (double OpensH, double ClosesH) After(in PassTask task, double doneH);
+}
+
+/// <summary>Shares passes out among hands: whoever is free first takes, of those that are open, the one that closes first; those who are free with them share it.</summary>
+/// <remarks>
+/// Source: list scheduling by earliest due date. Passes of a zone come strictly one after another. While it is mixed one pair of hands stays at the mixer, as far as there are two.
+/// </remarks>
 public static class PassCrew
 {
     public const int MostHands = 8;
@@ -31,24 +45,28 @@ public static class PassCrew
     /// <summary>Late by less is on time, hours.</summary>
     public const double SlackH = 1.0 / 6;
 
-    /// <summary>Hands that need not mix, wheel or place.</summary>
-    public static int FreeWhileMixing(Crew crew) => Math.Max(0, crew.Hands - crew.Running - 1);
+    /// <summary>Less work than this is not worth another pair of hands, hours.</summary>
+    private const double ShareH = 0.2;
 
-    /// <param name="tasks">In any order; each gets its beginning.</param>
+    /// <summary>Hands that may be called away from mixing and placing at once.</summary>
+    public static int CalledAway(Crew crew) => Math.Max(1, crew.Hands - 1);
+
+    /// <param name="tasks">In any order; each gets its beginning, and the window that the rest before it leaves.</param>
     /// <param name="hands">1 or more.</param>
-    /// <param name="freeWhileMixing">Of them, those that are free from the start.</param>
-    /// <param name="mixingEndsH">When the rest are.</param>
+    /// <param name="whileMixing">Of them, those that may be called away from the start.</param>
+    /// <param name="mixingEndsH">When the rest are free.</param>
+    /// <param name="rests">Between passes.</param>
     /// <param name="order">Room to work in, as long as the tasks.</param>
-    public static void Schedule(Span<PassTask> tasks, int hands, int freeWhileMixing, double mixingEndsH, Span<int> order)
+    public static void Schedule<TRests>(Span<PassTask> tasks, int hands, int whileMixing, double mixingEndsH, TRests rests, Span<int> order)
+        where TRests : IPassRests
     {
         hands = Math.Clamp(hands, 1, MostHands);
         Span<double> free = stackalloc double[MostHands];
         for (var h = 0; h < hands; h++)
         {
-            free[h] = h < freeWhileMixing ? double.NegativeInfinity : mixingEndsH;
+            free[h] = h < whileMixing ? double.NegativeInfinity : mixingEndsH;
         }
 
-        // By zone and pass, so that the first of a zone that is left is the one that comes next in it.
         for (var i = 0; i < tasks.Length; i++)
         {
             order[i] = i;
@@ -56,39 +74,83 @@ public static class PassCrew
 
         for (var left = tasks.Length; left > 0; left--)
         {
-            var hand = 0;
+            var first = 0;
             for (var h = 1; h < hands; h++)
             {
-                hand = free[h] < free[hand] ? h : hand;
+                first = free[h] < free[first] ? h : first;
             }
 
-            var chosen = Choose(tasks, order[..left], free[hand]);
+            var chosen = Choose(tasks, order[..left], free[first], out var others);
             ref var task = ref tasks[order[chosen]];
-            (task.Hand, task.BeginsH) = (hand, Math.Max(free[hand], task.OpensH));
-            free[hand] = task.EndsH;
-            for (var i = 0; i < left; i++)
+            task.BeginsH = Math.Max(free[first], task.OpensH);
+            var there = 0;
+            for (var h = 0; h < hands; h++)
             {
-                ref var other = ref tasks[order[i]];
-                if (other.Zone == task.Zone && other.Pass > task.Pass)
+                there += free[h] <= task.BeginsH ? 1 : 0;
+            }
+
+            (task.Hand, task.Hands) = (first, (int)Math.Clamp(Math.Min((double)there / (1 + others), Math.Ceiling(task.WorkH / ShareH)), 1, hands));
+            var (needed, done) = (task.Hands - 1, task.EndsH);
+            free[first] = done;
+            for (var h = 0; h < hands && needed > 0; h++)
+            {
+                if (h != first && free[h] <= task.BeginsH)
                 {
-                    other.OpensH = Math.Max(other.OpensH, task.EndsH);
+                    free[h] = done;
+                    needed--;
                 }
             }
 
             order[chosen] = order[left - 1];
+            if (Next(tasks, order[..(left - 1)], task.Zone) is >= 0 and var next)
+            {
+                ref var follows = ref tasks[next];
+                (follows.OpensH, follows.ClosesH) = rests.After(follows, done);
+            }
         }
     }
 
-    // Of the tasks open by now the one that closes first, of several the earlier pass; where none is open, the one that opens first.
-    private static int Choose(ReadOnlySpan<PassTask> tasks, ReadOnlySpan<int> left, double now)
+    // The earliest pass of a zone that is left; -1 where none is.
+    private static int Next(ReadOnlySpan<PassTask> tasks, ReadOnlySpan<int> left, int zone)
     {
-        var best = 0;
-        for (var i = 1; i < left.Length; i++)
+        var next = -1;
+        foreach (var i in left)
         {
+            next = tasks[i].Zone == zone && (next < 0 || tasks[i].Pass < tasks[next].Pass) ? i : next;
+        }
+
+        return next;
+    }
+
+    // Of the tasks that come next in their zones: of those open by now the one that closes first; where none is open, the one that opens first.
+    private static int Choose(ReadOnlySpan<PassTask> tasks, ReadOnlySpan<int> left, double now, out int others)
+    {
+        var best = -1;
+        for (var i = 0; i < left.Length; i++)
+        {
+            if (Next(tasks, left, tasks[left[i]].Zone) != left[i])
+            {
+                continue;
+            }
+
+            if (best < 0)
+            {
+                best = i;
+                continue;
+            }
+
             var (a, b) = (tasks[left[i]], tasks[left[best]]);
             var (openA, openB) = (a.OpensH <= now, b.OpensH <= now);
             var better = openA != openB ? openA : openA ? (a.ClosesH, a.Pass).CompareTo((b.ClosesH, b.Pass)) < 0 : (a.OpensH, a.ClosesH).CompareTo((b.OpensH, b.ClosesH)) < 0;
             best = better ? i : best;
+        }
+
+        // Those that want hands at the same moment.
+        others = 0;
+        var begins = Math.Max(now, tasks[left[best]].OpensH);
+        for (var i = 0; i < left.Length; i++)
+        {
+            others += i != best && tasks[left[i]].OpensH <= begins && Next(tasks, left, tasks[left[i]].Zone) == left[i] ? 1 : 0;
         }
 
         return best;

@@ -6,6 +6,7 @@ using SetFirm.Core.Findings;
 using SetFirm.Core.Finishing;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
+using SetFirm.Core.Setting;
 using SetFirm.Core.Weather;
 
 namespace SetFirm.Core.PourDay;
@@ -15,10 +16,11 @@ namespace SetFirm.Core.PourDay;
 /// <param name="PourL">Litres, waste included.</param>
 /// <param name="FaceM2">Of its face.</param>
 /// <param name="Depth">What warms, sets and dries together.</param>
-/// <param name="OnGround">Else air is under it.</param>
+/// <param name="Below">What lies under it.</param>
 /// <param name="Finish">Of its face.</param>
 /// <param name="Sawn">It has joints to saw.</param>
-public sealed record PourElement(int Index, double PourL, double FaceM2, Length Depth, bool OnGround, Finish Finish, bool Sawn);
+/// <param name="Back">What lies open is its back: how fast that dries is no decision.</param>
+public sealed record PourElement(int Index, double PourL, double FaceM2, Length Depth, Below Below, Finish Finish, bool Sawn, bool Back);
 
 /// <summary>Where a pour's own choices stand in the document.</summary>
 public sealed record TaskPlaces(Place Date, Place Start, MixingPlaces Mixing, MixPlaces Mix);

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using NodaTime;
+using SetFirm.Core.Batching;
 using SetFirm.Core.Setting;
 using SetFirm.Core.Weather;
 
@@ -47,13 +48,36 @@ public sealed record StartRanking(ImmutableArray<RankedStart> Hours, ImmutableAr
         }
 
         var starts = HoursOf(weather, task.Zone, from.Minute == 0 ? from.Hour : from.Hour + 1, until.Hour).Where(s => notBefore is not { } first || s.At >= first).ToArray();
-        var pour = DayPour.Of(task, task.Load, weather);
-        var judge = new DayJudge(pour, weather, PourSchedule.Of(task.Load, default).JointAge);
-        var odds = judge.Odds([.. starts.Select(s => s.At)], Setting.Members.Of(weather, MemberCount), DayPlanner.ManyPaths);
+        var odds = Odds(
+            [.. starts.Select(s => s.At)], weather, Setting.Members.Of(weather, MemberCount), DayPlanner.ManyPaths,
+            start => Settled.Of(task, task.Load, weather, start, DayPlanner.ManyPaths));
         ImmutableArray<RankedStart> hours = [.. starts.Zip(odds, (s, o) => new RankedStart(s.Local, s.At, o))];
         // Of hours as likely the one that is done first, then the one nearest.
         var best = hours.Where(h => h.Odds.Chance >= LeastChance).OrderByDescending(h => Math.Round(h.Odds.Chance / SameChance)).ThenBy(h => h.Odds.DoneH.Median).ThenBy(h => h.At).Take(BestFew);
         return new StartRanking(hours, [.. best], MemberCount);
+    }
+
+    /// <summary>Many starts, on as many processors as there are.</summary>
+    /// <param name="starts">First waters.</param>
+    /// <param name="weather">As foreseen.</param>
+    /// <param name="members">Ways it may go.</param>
+    /// <param name="model">Follows zones.</param>
+    /// <param name="at">The pour as it would go from a start: the passes of a cold day call hands away at other batches than those of a warm one.</param>
+    public static StartOdds[] Odds(IReadOnlyList<Instant> starts, HourlyWeather weather, IReadOnlyList<Member> members, ISlabModel model, Func<Instant, Settled> at)
+    {
+        ArgumentNullException.ThrowIfNull(starts);
+        ArgumentNullException.ThrowIfNull(at);
+        var odds = new StartOdds[starts.Count];
+        Parallel.For(
+            0, starts.Count, () => (DaySimulation?)null, (i, _, before) =>
+            {
+                var (schedule, pour, _) = at(starts[i]);
+                var paths = new DaySimulation(pour, model, before: before);
+                odds[i] = new DayJudge(pour, weather, schedule.JointAge).Odds(starts[i], members, paths);
+                return paths;
+            },
+            _ => { });
+        return odds;
     }
 
     private static IEnumerable<(LocalDateTime Local, Instant At)> HoursOf(HourlyWeather weather, DateTimeZone zone, int from, int until)

@@ -15,19 +15,25 @@ public sealed record ZonePour(ConcreteMix Mix, Length Depth, double MixC, Instan
     /// <summary>From its water until it lies in the form: bleeding and drying begin then.</summary>
     public Duration ToPlaced { get; init; }
 
-    /// <summary>What lies on it from final set on.</summary>
+    /// <summary>What lies on it once it is covered.</summary>
     public SlabCover Cover { get; init; }
 
-    /// <summary>Ground under it; else air.</summary>
-    public bool OnGround { get; init; } = true;
+    /// <summary>Set progress at which the last pass is done and the face takes a cover: until then it lies open.</summary>
+    public double CoveredAt { get; init; } = TakesCoverAt;
+
+    /// <summary>No face takes even a light cover without a mark before this set progress. Source: site practice.</summary>
+    public const double TakesCoverAt = 0.9;
+
+    /// <summary>What lies under it.</summary>
+    public Below Below { get; init; } = Below.Soil;
 
     /// <summary>How the weather at the pour differs from the forecast's.</summary>
     public Microclimate Site { get; init; } = Microclimate.Open;
 
-    /// <summary>Resistance of what is laid over it in the nights from final set on, m2K/W; 0 for nothing.</summary>
+    /// <summary>Resistance of what is laid over it in the nights once it is covered, m2K/W; 0 for nothing.</summary>
     public double NightCoverM2KPerW { get; init; }
 
-    /// <summary>Of the ground, °C; null takes the mean of the weather's air.</summary>
+    /// <summary>Of the ground, °C; null takes the mean air of the ten days before.</summary>
     public double? GroundC { get; init; }
 }
 

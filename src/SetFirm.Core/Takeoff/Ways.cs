@@ -74,24 +74,15 @@ public sealed record Way(
 /// <param name="Prices">Noted.</param>
 /// <param name="Place">Mixer, crew and barrow run; null while they are not known.</param>
 /// <param name="HourWorth">Money that an hour counts.</param>
+/// <param name="Laying">Where it goes.</param>
 public sealed record WaysContext(
-    MixDemand Demand, ImmutableArray<MixUse> Uses, double OrderL, UnitSystem Sold, ImmutableArray<BagMix> Bags, PriceBook Prices, MixingPlace? Place, double HourWorth);
+    MixDemand Demand, ImmutableArray<MixUse> Uses, double OrderL, UnitSystem Sold, ImmutableArray<BagMix> Bags, PriceBook Prices, MixingPlace? Place, double HourWorth, Laying Laying);
 
 /// <summary>The ways to get the concrete, side by side.</summary>
 public static class Ways
 {
     /// <summary>A skim's mortar wants this much cement more, per cent of its mass. Source: site practice.</summary>
     public const double EnrichedPercent = 8;
-
-    private const double StepL = 0.05;
-
-    /// <summary>A barrow of concrete from the truck, litres, and what it takes to fill and tip, minutes. (tune)</summary>
-    private const double BarrowL = 60;
-
-    private const double BarrowMin = 2;
-
-    /// <summary>Metres a minute with a full barrow, there and back on a run counted one way.</summary>
-    private const double MetresAMinute = 30;
 
     private static readonly ImmutableArray<double> TruckClasses = [20, 25, 30, 35, 40];
 
@@ -119,32 +110,25 @@ public static class Ways
     }
 
     /// <summary>Hours of work, all hands together, for a volume of a recipe; null where it cannot be batched here.</summary>
-    public static double? Hours(BatchUnit unit, double litres, WaysContext context)
-    {
-        if (context.Place is not { Mixer: var mixer, Crew: var crew } place || place.Split(Volume.FromLitres(Math.Max(litres, 0.1)), unit) is not Batched.Fits { Plan: var plan })
-        {
-            return null;
-        }
-
-        double Cycle(int units) => mixer.Cycle(units * unit.BagsWorth, place.Barrow.Metres).TotalHours;
-        return ((plan.Units.SkipLast(1).Sum(Cycle) * crew.CycleFactor) + Cycle(plan.Units[^1])) * crew.Hands;
-    }
+    public static double? Hours(BatchUnit unit, double litres, WaysContext context) =>
+        context.Place is not { } place || place.Split(Volume.FromLitres(Math.Max(litres, 0.1)), unit) is not Batched.Fits { Plan: var plan }
+            ? null
+            : PourSchedule.Of(new LoadPlan(place, plan, context.Laying), default).Mixing.TotalHours * place.Crew.Hands;
 
     /// <summary>The same for a curve over volume: by full mixers, however many; a mixer that takes no unit is filled past its mark.</summary>
     public static double PacedHours(BatchUnit unit, double litres, WaysContext context)
     {
-        if (context.Place is not { Mixer: var mixer, Crew: var crew } place)
+        if (context.Place is not { } place)
         {
             return 0;
         }
 
-        var units = Math.Max(1, Math.Floor(mixer.Capacity.CubicMetres / unit.Yield.CubicMetres));
-        var batches = Math.Max(1, Math.Ceiling((litres / unit.Yield.Litres / units) - 1e-9));
-        return batches * mixer.Cycle(units * unit.BagsWorth, place.Barrow.Metres).TotalHours * crew.CycleFactor * crew.Hands;
+        var units = place.Split(Volume.FromLitres(1e4), unit) is Batched.Fits { Plan: var plan } ? plan.Units.Max() : 1;
+        return new Pace(place, unit, context.Laying).Minutes(units, Math.Max(1, litres / unit.Yield.Litres / units)) / 60 * place.Crew.Hands;
     }
 
-    /// <summary>Barrows from a truck.</summary>
-    public static double TruckHours(double litres, WaysContext context) => Math.Ceiling(litres / BarrowL) * (BarrowMin + ((context.Place?.Barrow.Metres ?? 0) / MetresAMinute)) / 60;
+    /// <summary>Hours of work, all hands together, to take a truck's concrete off: wheeled, spread and struck off.</summary>
+    public static double TruckHours(double litres, WaysContext context) => context.Place is { } place ? Pace.PlacingMin(litres, place, context.Laying) / 60 : 0;
 
     private static IEnumerable<Way> Bags(WaysContext context, Containers containers, IReadOnlyList<Dose> doses)
     {
@@ -152,20 +136,17 @@ public static class Ways
         foreach (var bag in BagCatalogue.All.Where(b => b.Sold is null || b.Sold == context.Sold).Concat(context.Bags))
         {
             // The middle of its range, or less where the weather asks for less.
-            var most = context.Demand.MostWaterCement * bag.Mass.Kilograms * bag.Cement ?? double.PositiveInfinity;
-            var litres = most >= bag.MiddleWater.Litres ? bag.MiddleWater.Litres : Math.Max(bag.LeastWater.Litres, Math.Floor(most / StepL) * StepL);
+            var most = bag.Cement is not null && context.Demand.MostWaterCement is { } ratio ? MixAdvice.DriestFor(bag, ratio) : double.PositiveInfinity;
+            var litres = most >= bag.MiddleWater.Litres ? bag.MiddleWater.Litres : Math.Max(bag.LeastWater.Litres, most);
             var added = skim && bag.Kind == BagKind.Mortar ? EnrichedPercent : 0;
-            if (BaggedRecipe.Of(bag, Volume.FromLitres(litres), added, containers, doses) is { } recipe)
+            var way = Weighed(BaggedRecipe.Of(bag, Volume.FromLitres(litres), added, containers, doses), context, WayKind.Bagged);
+            yield return way with
             {
-                var way = Weighed(recipe, context, WayKind.Bagged);
-                yield return way with
-                {
-                    Bag = bag.Id,
-                    WaterPerBag = litres < bag.MiddleWater.Litres ? string.Create(CultureInfo.InvariantCulture, $"{litres:0.00} L") : "",
-                    CementAddedPct = added,
-                    Misfits = [.. way.Misfits, .. Thickness(bag, context.Demand)],
-                };
-            }
+                Bag = bag.Id,
+                WaterPerBag = litres < bag.MiddleWater.Litres ? string.Create(CultureInfo.InvariantCulture, $"{litres:0.00} L") : "",
+                CementAddedPct = added,
+                Misfits = [.. way.Misfits, .. Thickness(bag, context.Demand)],
+            };
         }
     }
 
@@ -175,17 +156,14 @@ public static class Ways
         {
             // Where it freezes wet, air is stirred in.
             var airy = context.Demand.AirShare > 0 && doses.All(d => d.Kind != Additive.AirEntrainer) ? [.. doses, new Dose(Additive.AirEntrainer, 1)] : doses;
-            if (PartsRecipe.Of(usual.Parts, usual.StoneMm, usual.Consistency, moisture, containers, airy) is { } recipe)
+            yield return Weighed(PartsRecipe.Of(usual.Parts, usual.StoneMm, usual.Consistency, moisture, containers, airy), context, WayKind.Parts) with
             {
-                yield return Weighed(recipe, context, WayKind.Parts) with
-                {
-                    School = usual.School,
-                    Parts = usual.Parts,
-                    StoneMm = usual.StoneMm,
-                    Consistency = usual.Consistency,
-                    AirEntrained = airy.Any(d => d.Kind == Additive.AirEntrainer),
-                };
-            }
+                School = usual.School,
+                Parts = usual.Parts,
+                StoneMm = usual.StoneMm,
+                Consistency = usual.Consistency,
+                AirEntrained = airy.Any(d => d.Kind == Additive.AirEntrainer),
+            };
         }
     }
 
@@ -215,7 +193,7 @@ public static class Ways
     private static IEnumerable<WayMisfit> Misfits(Recipe recipe, MixDemand demand)
     {
         const double slack = 1e-9;
-        if (recipe.Mix.F28.Megapascals < demand.LeastMpa - slack)
+        if (recipe.Mix.F28.Megapascals < demand.LeastMpa - slack || (recipe.Mix.Known == StrengthKnown.Under && demand.LeastMpa > 0))
         {
             yield return WayMisfit.TooWeak;
         }
@@ -230,7 +208,7 @@ public static class Ways
             yield return WayMisfit.NoAir;
         }
 
-        if (recipe.StoneMm > demand.MostStoneMm + slack)
+        if (TradeSizes.Over(recipe.StoneMm, demand.MostStoneMm))
         {
             yield return WayMisfit.StoneTooLarge;
         }
@@ -238,12 +216,12 @@ public static class Ways
 
     private static IEnumerable<WayMisfit> Thickness(BagMix bag, MixDemand demand)
     {
-        if (demand.ThinnestMm < bag.LeastThickness.Millimetres)
+        if (TradeSizes.Under(demand.ThinnestMm, bag.LeastThickness.Millimetres))
         {
             yield return WayMisfit.SectionTooThin;
         }
 
-        if (demand.ThickestMm > bag.MostThickness?.Millimetres)
+        if (bag.MostThickness is { } most && TradeSizes.Over(demand.ThickestMm, most.Millimetres))
         {
             yield return WayMisfit.SectionTooThick;
         }

@@ -64,8 +64,10 @@ public sealed record ZoneReport(
 /// <param name="Begins">When the crew gets to it; null for what goes along with placing.</param>
 /// <param name="WorkMin">What it takes one person.</param>
 /// <param name="Hand">Which pair of hands, from 0; null for what goes along with placing, and for all zones together.</param>
+/// <param name="Hands">How many share it; 0 for what goes along with placing, and for all zones together.</param>
 public sealed record PassReport(
-    Pass Pass, Instant Opens, Instant Closes, Instant OpensEarliest, Instant OpensLatest, Instant ClosesEarliest, Instant ClosesLatest, Instant? Begins, double WorkMin, int? Hand);
+    Pass Pass, Instant Opens, Instant Closes, Instant OpensEarliest, Instant OpensLatest, Instant ClosesEarliest, Instant ClosesLatest, Instant? Begins, double WorkMin, int? Hand,
+    int Hands);
 
 /// <param name="Fault">What goes wrong.</param>
 /// <param name="Share">How often, 0-1.</param>

@@ -29,10 +29,10 @@ internal static class DayTelling
         [.. plan.Hours.Select(h => new HourReport(h.At, h.Air.Celsius, h.Humidity, h.WindKmh, h.SunWm2, h.RainChance, h.RainMm, h.EvaporationKgM2H))]);
 
     private static PassReport Pass(PassPlan p) =>
-        new(p.Pass, p.Opens, p.Closes, p.OpensEarliest, p.OpensLatest, p.ClosesEarliest, p.ClosesLatest, p.Begins, p.Work.TotalMinutes, p.Hand);
+        new(p.Pass, p.Opens, p.Closes, p.OpensEarliest, p.OpensLatest, p.ClosesEarliest, p.ClosesLatest, p.Begins, p.Work.TotalMinutes, p.Hand, p.Hands);
 
     // All zones as one: a pass opens with its first zone and closes with its last.
     private static IEnumerable<PassReport> Together(DayPlan plan) => plan.Zones.SelectMany(z => z.Passes).GroupBy(p => p.Pass).OrderBy(g => g.Key).Select(g => new PassReport(
         g.Key, g.Min(p => p.Opens), g.Max(p => p.Closes), g.Min(p => p.OpensEarliest), g.Min(p => p.OpensLatest), g.Max(p => p.ClosesEarliest), g.Max(p => p.ClosesLatest),
-        g.Min(p => p.Begins), g.Sum(p => p.Work.TotalMinutes), null));
+        g.Min(p => p.Begins), g.Sum(p => p.Work.TotalMinutes), null, 0));
 }

@@ -18,6 +18,8 @@ namespace SetFirm.Core.Telling;
 /// <param name="HoldBackL">Kept under plastic for patches, included.</param>
 /// <param name="HandsWanted">People for whom this is a day in comfort.</param>
 /// <param name="Tasks">Who does what.</param>
+/// <param name="Round">Where the minutes go from one batch to the next.</param>
+/// <param name="Pace">The figures it is worked out with: the usual, or the crew's own.</param>
 public sealed record LoadReport(
     double CapacityL,
     IReadOnlyList<BatchReport> Batches,
@@ -30,7 +32,9 @@ public sealed record LoadReport(
     double? JointLimitMin,
     double HoldBackL,
     int HandsWanted,
-    IReadOnlyList<CrewTask> Tasks);
+    IReadOnlyList<CrewTask> Tasks,
+    RoundChart Round,
+    PaceFigures Pace);
 
 /// <summary>One batch.</summary>
 /// <param name="Number">From 1.</param>

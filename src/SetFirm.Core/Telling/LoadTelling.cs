@@ -34,6 +34,8 @@ internal static class LoadTelling
             day?.JointLimit.TotalMinutes,
             loads.HoldBackL,
             Crew.ComfortFor(plan.Total),
-            load.Crew.Tasks);
+            load.Crew.Tasks,
+            RoundChart.Of(load),
+            load.Place.Figures);
     }
 }

@@ -18,6 +18,9 @@ public sealed class HourlyWeather
     private readonly Vector256<double>[] surface;
     private readonly Vector256<double>[] surfaceMeanDay;
 
+    /// <summary>What was asked for last: every zone of a pour asks for the same.</summary>
+    private DaysBefore? before;
+
     private HourlyWeather(Instant start, ImmutableArray<WeatherHour> hours)
     {
         Start = start;
@@ -34,6 +37,27 @@ public sealed class HourlyWeather
 
     /// <summary>Of all hours given, °C.</summary>
     public double MeanAirC { get; }
+
+    /// <summary>Of the ten days before a moment, °C, or of what is given of them and the day after.</summary>
+    public double MeanAirBefore(Instant moment)
+    {
+        const int tenDays = 240, day = 24;
+        var at = (int)Math.Clamp(Math.Floor((moment - Start).TotalHours), 0, hours.Length);
+        var (from, to) = (Math.Max(0, at - tenDays), Math.Min(hours.Length, Math.Max(at, Math.Max(0, at - tenDays) + day)));
+        if (before is { } known && known.From == from && known.To == to)
+        {
+            return known.MeanC;
+        }
+
+        var sum = 0.0;
+        for (var i = from; i < to; i++)
+        {
+            sum += hours[i].AirC;
+        }
+
+        before = new DaysBefore(from, to, sum / (to - from));
+        return before.MeanC;
+    }
 
     /// <summary>The moment of the first hour.</summary>
     public Instant Start { get; }
@@ -189,6 +213,9 @@ public sealed class HourlyWeather
     private WeatherHour Hour(int index) =>
         index >= 0 && index < hours.Length ? hours[index] : meanDay[((index % 24) + 24) % 24];
 }
+
+/// <summary>Mean air of a stretch of hours, °C.</summary>
+internal sealed record DaysBefore(int From, int To, double MeanC);
 
 /// <summary>The air that acts on a slab.</summary>
 public readonly struct SurfaceAir

@@ -36,23 +36,23 @@ public sealed class BatchesTests
     [InlineData(4.4, 2)]
     [InlineData(6.0, 3)] // quarters where halves are too much
     public void Containers_come_whole_else_in_halves_else_in_quarters(double litres, int quarters) =>
-        Split(litres, new BatchUnit(Volume.FromLitres(2.25), Volume.FromLitres(2.25), PerWhole: 4, BagsWorth: 0.2, Mass.FromKilograms(5)), 400).Units.Sum().ShouldBe(quarters);
+        Split(litres, new BatchUnit(Volume.FromLitres(2.25), Volume.FromLitres(2.25), PerWhole: 4, Mass.FromKilograms(4.6), Mass.FromKilograms(5)), 400).Units.Sum().ShouldBe(quarters);
 
     [Fact]
     public void A_bag_that_fits_to_the_millilitre_fits() => Split(11.7, HalfBag, 11.7).Units.ShouldBe([2]);
 
     [Fact]
     public void A_mixer_too_small_for_the_least_unit_is_refused_with_both_sizes() => Batches
-        .Split(Volume.FromLitres(100), HalfBag, Volume.FromLitres(5)).ShouldBe(new Batched.MixerTooSmall(HalfBag.Yield, Volume.FromLitres(5)));
+        .Split(Volume.FromLitres(100), HalfBag, BatchLimit.Of(Volume.FromLitres(5))).ShouldBe(new Batched.MixerTooSmall(HalfBag.Yield, Volume.FromLitres(5)));
 
     [Fact]
     public void More_batches_than_anyone_would_mix_are_refused() =>
-        Batches.Split(Volume.FromCubicMetres(1e9), HalfBag, Volume.FromLitres(20)).ShouldBeOfType<Batched.TooMany>().Count.ShouldBeGreaterThan(Batches.Most);
+        Batches.Split(Volume.FromCubicMetres(1e9), HalfBag, BatchLimit.Of(Volume.FromLitres(20))).ShouldBeOfType<Batched.TooMany>().Count.ShouldBeGreaterThan(Batches.Most);
 
     [Fact]
     public void Batches_cover_the_volume_never_exceed_a_limit_and_are_level() => Cases.Sample((litres, unit, capacity) =>
     {
-        if (Batches.Split(Volume.FromLitres(litres), unit, Volume.FromLitres(capacity)) is not Batched.Fits { Plan: var plan })
+        if (Batches.Split(Volume.FromLitres(litres), unit, BatchLimit.Of(Volume.FromLitres(capacity))) is not Batched.Fits { Plan: var plan })
         {
             return true;
         }
@@ -72,8 +72,8 @@ public sealed class BatchesTests
     public void No_plan_has_fewer_batches_by_exhaustive_search() =>
         Gen.Select(Gen.Int[1, 24], Gen.Int[1, 6]).Sample((needed, mostUnits) =>
         {
-            var unit = new BatchUnit(Volume.FromLitres(6), Volume.FromLitres(6), PerWhole: 1, BagsWorth: 0.5, Mass.FromKilograms(14));
-            var plan = ((Batched.Fits)Batches.Split(Volume.FromLitres(needed * 6), unit, Volume.FromLitres(mostUnits * 6))).Plan;
+            var unit = new BatchUnit(Volume.FromLitres(6), Volume.FromLitres(6), PerWhole: 1, Mass.FromKilograms(12.5), Mass.FromKilograms(14));
+            var plan = ((Batched.Fits)Batches.Split(Volume.FromLitres(needed * 6), unit, BatchLimit.Of(Volume.FromLitres(mostUnits * 6)))).Plan;
             var (fewest, spread) = Exhaustive(needed, mostUnits);
             return plan.Units.Length == fewest && plan.Units.Max() - plan.Units.Min() == spread;
         });
@@ -81,27 +81,15 @@ public sealed class BatchesTests
     [Fact]
     public void More_volume_never_takes_fewer_batches_nor_a_bigger_mixer_more() => Cases.Sample((litres, unit, capacity) =>
     {
-        int? Count(double l, double c) => Batches.Split(Volume.FromLitres(l), unit, Volume.FromLitres(c)) is Batched.Fits f ? f.Plan.Units.Length : null;
+        int? Count(double l, double c) => Batches.Split(Volume.FromLitres(l), unit, BatchLimit.Of(Volume.FromLitres(c))) is Batched.Fits f ? f.Plan.Units.Length : null;
         var here = Count(litres, capacity);
         return here is null || ((Count(litres * 1.3, capacity) ?? int.MaxValue) >= here && (Count(litres, capacity * 1.3) ?? 0) <= here);
     });
 
-    [Fact]
-    public void Cycles_follow_the_mixer_and_the_crew()
-    {
-        var drum = new Mixer.Drum(Volume.FromLitres(140));
-        drum.Capacity.Litres.ShouldBe(91, 1e-9);
-        drum.Cycle(7, barrowMetres: 30).TotalMinutes.ShouldBe(7, 1e-9);
-        new Mixer.Tub(Volume.FromLitres(40)).Cycle(2, barrowMetres: 30).TotalMinutes.ShouldBe(20, 1e-9);
-        new Crew(1).CycleFactor.ShouldBe(1);
-        new Crew(2).CycleFactor.ShouldBe(0.55, 1e-12);
-        new Crew(5).CycleFactor.ShouldBe(0.45, 1e-12);
-    }
-
     private static readonly MixerLoad Nothing = new(Bagged: false, Ballast: false, Stone: false, AddedCement: false, Colour: false, Additive: false);
 
     [Fact]
-    public void Every_mixer_has_a_loading_order_with_the_last_water_by_eye_that_fits_its_cycle()
+    public void Every_mixer_has_a_loading_order_with_the_last_water_by_eye()
     {
         var size = Volume.FromLitres(60);
         foreach (var mixer in new Mixer[] { new Mixer.Drum(size), new Mixer.Forced(size), new Mixer.DrillBucket(size), new Mixer.Tub(size), new Mixer.Barrow(size) })
@@ -111,32 +99,48 @@ public sealed class BatchesTests
             parts.ShouldContain(m => m.Step == LoadingStep.RestOfWaterByEye);
             parts.ShouldNotContain(m => m.Step == LoadingStep.Bags);
             bags.Concat(parts).ShouldAllBe(m => m.Seconds > 0);
-            parts.Sum(m => m.Seconds).ShouldBeLessThan((int)mixer.Cycle(1, 0).TotalSeconds);
         }
     }
 
     [Theory]
-    [InlineData(20, 12)] // 0.6 of the bucket
-    [InlineData(15, 9)]
-    [InlineData(60, 12)] // but no more than is lifted
-    public void A_bucket_takes_part_of_itself_and_no_more_than_twelve_litres(double bucketL, double capacityL) =>
-        new Mixer.DrillBucket(Volume.FromLitres(bucketL)).Capacity.Litres.ShouldBe(capacityL, 1e-9);
+    [InlineData(19, 14.25)] // a bag of 27 kg is one batch of a pail
+    [InlineData(25, 18.75)]
+    public void A_bucket_takes_three_quarters_of_itself(double bucketL, double capacityL)
+    {
+        var bucket = new Mixer.DrillBucket(Volume.FromLitres(bucketL));
+        bucket.Capacity.Litres.ShouldBe(capacityL, 1e-9);
+        var rapid = new BatchUnit(Volume.FromLitres(7.1), Volume.FromLitres(8.5), PerWhole: 2, Mass.FromKilograms(12.5), Mass.FromKilograms(14.3)) { Bag = Mass.FromKilograms(25) };
+        At(bucket, 1).Split(Volume.FromLitres(14.2 * 6), rapid).ShouldBeOfType<Batched.Fits>().Plan.Units.ShouldBe(Enumerable.Repeat(2, 6));
+    }
 
     [Fact]
-    public void A_bucket_is_lifted_by_one_or_two_and_a_pan_by_nobody()
+    public void A_drum_takes_five_bags_of_25_kg_not_seven_unless_its_plate_says_so()
     {
-        var bucket = new Mixer.DrillBucket(Volume.FromLitres(20));
-        bucket.MostMass(new Crew(1))!.Value.Kilograms.ShouldBe(25);
-        bucket.MostMass(new Crew(2))!.Value.Kilograms.ShouldBe(50);
-        bucket.MostMass(new Crew(4))!.Value.Kilograms.ShouldBe(50);
-        bucket.Cycle(1, barrowMetres: 30).TotalMinutes.ShouldBe(7);
-        bucket.ForFewBags.ShouldBeTrue();
-        var pan = new Mixer.Forced(Volume.FromLitres(60));
-        pan.MostMass(new Crew(1)).ShouldBeNull();
-        pan.Capacity.Litres.ShouldBe(60, 1e-9);
-        pan.Cycle(3, barrowMetres: 30).TotalMinutes.ShouldBe(6);
-        pan.ForFewBags.ShouldBeFalse();
+        var drum = At(new Mixer.Drum(Volume.FromLitres(140)), 2);
+        var bag = new BatchUnit(Volume.FromLitres(5.85), Volume.FromLitres(7.8), PerWhole: 2, Mass.FromKilograms(12.5), Mass.FromKilograms(13.63)) { Bag = Mass.FromKilograms(25) };
+        Most(drum).ShouldBe(10);
+        Most(drum with { Plate = Mass.FromKilograms(400) }).ShouldBe(15); // then by its volume
+        Most(drum with { Plate = Mass.FromKilograms(100) }).ShouldBe(7);
+        int Most(MixingPlace place) => place.Split(Volume.FromLitres(5.85 * 105), bag).ShouldBeOfType<Batched.Fits>().Plan.Units.Max();
     }
+
+    [Theory]
+    [InlineData(25, null, 4)] // two bags
+    [InlineData(36, null, 3)] // 60 kg is one and a half
+    [InlineData(20, null, 4)] // two bags, though 60 kg were three
+    [InlineData(25, 110.0, 8)] // four bags at the most
+    [InlineData(36, 300.0, 6)] // whatever is asked for
+    public void By_hand_a_batch_is_two_bags_or_60_kg_and_four_or_110_where_it_is_asked_for(double bagKg, double? plateKg, int halves)
+    {
+        var bag = new BatchUnit(Volume.FromLitres(bagKg * 0.235), Volume.FromLitres(bagKg * 0.3125), PerWhole: 2, Mass.FromKilograms(bagKg / 2), Mass.FromKilograms(bagKg * 0.545)) { Bag = Mass.FromKilograms(bagKg) };
+        foreach (var mixer in new Mixer[] { new Mixer.Tub(Volume.FromLitres(300)), new Mixer.Barrow(Volume.FromLitres(300)) })
+        {
+            var place = At(mixer, 1) with { Plate = plateKg is { } kg ? Mass.FromKilograms(kg) : null };
+            place.Split(bag.Yield * (halves * 20), bag).ShouldBeOfType<Batched.Fits>().Plan.Units.Max().ShouldBe(halves);
+        }
+    }
+
+    private static MixingPlace At(Mixer mixer, int hands) => new(mixer, new Crew(hands), Length.FromMetres(10), null);
 
     [Fact]
     public void Mass_limits_batches_as_volume_does()
@@ -144,10 +148,10 @@ public sealed class BatchesTests
         // Half bags of 13.7 kg: one at a time for one, three for two, whatever the room.
         Heaviest(25).Units.ShouldAllBe(u => u == 1);
         Heaviest(50).Units.Max().ShouldBeLessThanOrEqualTo(3);
-        Batches.Split(Volume.FromLitres(100), HalfBag, Volume.FromLitres(60), Mass.FromKilograms(10))
+        Batches.Split(Volume.FromLitres(100), HalfBag, BatchLimit.Of(Volume.FromLitres(60), Mass.FromKilograms(10)))
             .ShouldBe(new Batched.TooHeavy(HalfBag.Mass, Mass.FromKilograms(10)));
         static BatchPlan Heaviest(double kg) => Batches
-            .Split(Volume.FromLitres(100), HalfBag, Volume.FromLitres(60), Mass.FromKilograms(kg)).ShouldBeOfType<Batched.Fits>().Plan;
+            .Split(Volume.FromLitres(100), HalfBag, BatchLimit.Of(Volume.FromLitres(60), Mass.FromKilograms(kg))).ShouldBeOfType<Batched.Fits>().Plan;
     }
 
     [Fact]
@@ -155,20 +159,20 @@ public sealed class BatchesTests
         Gen.Select(Cases, Gen.Double[5, 200]).Sample((batch, kg) =>
         {
             var (litres, unit, capacity) = batch;
-            int? Count(double most) => Batches.Split(Volume.FromLitres(litres), unit, Volume.FromLitres(capacity), Mass.FromKilograms(most)) is Batched.Fits { Plan: var plan }
+            int? Count(double most) => Batches.Split(Volume.FromLitres(litres), unit, BatchLimit.Of(Volume.FromLitres(capacity), Mass.FromKilograms(most))) is Batched.Fits { Plan: var plan }
                 && plan.Units.All(u => u * unit.Mass.Kilograms <= most + 1e-6) ? plan.Units.Length : null;
-            var fits = Batches.Split(Volume.FromLitres(litres), unit, Volume.FromLitres(capacity), Mass.FromKilograms(kg)) is Batched.Fits;
+            var fits = Batches.Split(Volume.FromLitres(litres), unit, BatchLimit.Of(Volume.FromLitres(capacity), Mass.FromKilograms(kg))) is Batched.Fits;
             return fits == Count(kg) is not null && (Count(kg) is not { } here || Count(kg * 1.5) <= here);
         });
 
-    private static BatchUnit HalfBag => new(Volume.FromLitres(5.85), Volume.FromLitres(7.8), PerWhole: 2, BagsWorth: 0.5, Mass.FromKilograms(13.7));
+    private static BatchUnit HalfBag => new(Volume.FromLitres(5.85), Volume.FromLitres(7.8), PerWhole: 2, Mass.FromKilograms(12.5), Mass.FromKilograms(13.7));
 
     private static BatchPlan Split(double litres, BatchUnit unit, double capacityL) =>
-        Batches.Split(Volume.FromLitres(litres), unit, Volume.FromLitres(capacityL)).ShouldBeOfType<Batched.Fits>().Plan;
+        Batches.Split(Volume.FromLitres(litres), unit, BatchLimit.Of(Volume.FromLitres(capacityL))).ShouldBeOfType<Batched.Fits>().Plan;
 
     private static Gen<(double, BatchUnit, double)> Cases => Gen.Select(
         Gen.Double[1, 3000], Gen.Double[1, 15], Gen.Double[1, 20], Gen.Int[1, 4], Gen.Double[5, 200],
-        (litres, yield, loose, whole, capacity) => (litres, new BatchUnit(Volume.FromLitres(yield), Volume.FromLitres(loose), whole, 1.0 / whole, Mass.FromKilograms(yield * 2.3)), capacity));
+        (litres, yield, loose, whole, capacity) => (litres, new BatchUnit(Volume.FromLitres(yield), Volume.FromLitres(loose), whole, Mass.FromKilograms(yield * 2.1), Mass.FromKilograms(yield * 2.3)), capacity));
 
     // Tries every non-rising split: fewest batches first, then the least spread.
     private static (int Fewest, int Spread) Exhaustive(int needed, int most)

@@ -67,17 +67,6 @@ public sealed class MeasuringTests
     }
 
     [Theory]
-    [InlineData(1, 1, 1)]
-    [InlineData(2, 1, 0.55)]
-    [InlineData(3, 1, 0.45)]
-    [InlineData(2, 2, 0.5)] // each at a mixer of his own
-    [InlineData(4, 2, 0.275)]
-    [InlineData(3, 2, 0.354838709)] // one alone, two together
-    [InlineData(1, 3, 1)] // two stand still
-    public void Mixers_take_turns_and_each_goes_at_the_pace_of_its_hands(int hands, int mixers, double factor) =>
-        new Crew(hands, mixers).CycleFactor.ShouldBe(factor, 1e-8);
-
-    [Theory]
     [InlineData(1, 1, "Everything 1")]
     [InlineData(2, 1, "Mixes 1, WheelsAndPlaces 1")]
     [InlineData(3, 1, "Mixes 1, Wheels 1, Places 1")]

@@ -73,12 +73,53 @@ public sealed class CuringTests
         Wetting.AdvisedDays(MixFamily.Rapid, meanAirC: 15, daysToColdShare: 1).ShouldBeLessThan(1);
     }
 
+    private static readonly CureUse Everything = new(Boarded: true, Moulded: true, 72, Walked: true, Driven: true, Sanded: true, Ground: true);
+
     [Fact]
-    public void Milestones_stand_in_order_of_what_they_need_and_only_a_rapid_mix_may_carry_cars_within_the_week()
+    public void Milestones_stand_in_order_of_what_they_need_and_have_their_floors()
     {
-        Milestones.For(Samples.Mix(), inPlace: true, inMould: true).Take(6).Select(m => m.Mpa).ShouldBeInOrder();
-        Milestones.For(Samples.Mix(), inPlace: true, inMould: false).Single(m => m.Milestone == Milestone.Cars).Hours.ShouldBe(168);
-        Milestones.For(Samples.Mix(family: MixFamily.Rapid), inPlace: true, inMould: false).Single(m => m.Milestone == Milestone.Cars).Hours.ShouldBe(0);
-        Milestones.For(Samples.Mix(), inPlace: true, inMould: false).Single(m => m.Milestone == Milestone.StripEdges).Hours.ShouldBe(24);
+        double Hours(Milestone milestone, CureUse use) => Milestones.For(Samples.Mix(), use).Single(m => m.Milestone == milestone).Hours;
+        Milestones.For(Samples.Mix(), Everything).Where(m => m.Milestone is Milestone.StripEdges or Milestone.Walk or Milestone.Furniture or Milestone.Sand or Milestone.Grind)
+            .Select(m => m.Mpa).ShouldBeInOrder();
+        Hours(Milestone.Cars, CureUse.Slab).ShouldBe(168);
+        Hours(Milestone.StripEdges, CureUse.Slab).ShouldBe(24);
+        Hours(Milestone.Walk, CureUse.Slab).ShouldBe(24);
+        Hours(Milestone.Furniture, CureUse.Slab).ShouldBe(72);
+        Hours(Milestone.TurnPiece, Everything).ShouldBe(72);
+        // Full is an age, not a date.
+        Milestones.For(Samples.Mix(), CureUse.Slab).Single(m => m.Milestone == Milestone.Full).EquivalentHours.ShouldBe(28 * 24);
+    }
+
+    [Fact]
+    public void A_rapid_mix_counts_in_its_own_set_times_and_is_stripped_the_same_day()
+    {
+        var rules = Milestones.For(Samples.Mix(initialSetH: 0.33, finalSetH: 0.6, family: MixFamily.Rapid), Everything);
+        rules.ShouldAllBe(r => r.Hours == 0);
+        rules.Single(r => r.Milestone == Milestone.TurnPiece).EquivalentHours.ShouldBe(1.8, 1e-9);
+        rules.Single(r => r.Milestone == Milestone.Cars).EquivalentHours.ShouldBe(3.6, 1e-9);
+    }
+
+    [Fact]
+    public void Nobody_drives_on_a_counter_walks_on_a_curb_or_takes_a_slab_out_of_a_mould()
+    {
+        Milestone[] Of(CureUse use) => [.. Milestones.For(Samples.Mix(), use).Select(m => m.Milestone)];
+        Of(new CureUse(true, false, 0, Walked: false, Driven: false, Sanded: true, Ground: true)).ShouldBe(
+            [Milestone.FreezeOnce, Milestone.StripEdges, Milestone.Sand, Milestone.Grind, Milestone.Full]);
+        Of(CureUse.Slab).ShouldNotContain(Milestone.TurnPiece);
+        Of(CureUse.Slab).ShouldNotContain(Milestone.FreezeOften);
+        // Stones: out of the mould, then walked on.
+        var stones = Milestones.For(Samples.Mix(), new CureUse(false, true, 48, Walked: true, Driven: false, Sanded: true, Ground: false));
+        stones.Select(m => m.Milestone).ShouldNotContain(Milestone.Cars);
+        stones.Single(m => m.Milestone == Milestone.Walk).Hours.ShouldBe(48);
+        stones.Single(m => m.Milestone == Milestone.Walk).Mpa.ShouldBe(10);
+    }
+
+    [Fact]
+    public void What_is_under_the_table_carries_no_car_and_what_is_never_wetted_lives_a_day_on_its_own_water()
+    {
+        Milestones.For(Samples.Mix() with { Known = StrengthKnown.Under }, CureUse.Slab).ShouldNotContain(m => m.Milestone == Milestone.Cars);
+        StrengthGain.Stopped(Samples.Mix(), 0, 20).ShouldBe(StrengthGain.Moist(Samples.Mix(), 20), 1e-9);
+        Gen.Select(Gen.Double[0, 28 * 24], Gen.Double[1, 5000]).Sample((wet, age) => StrengthGain.Stopped(Samples.Mix(), wet, age) <= 25 + 1e-9
+            && StrengthGain.Stopped(Samples.Mix(), wet, age + 5) >= StrengthGain.Stopped(Samples.Mix(), wet, age) - 1e-9);
     }
 }

@@ -56,23 +56,33 @@ public sealed class ConflictTests
     }
 
     [Fact]
-    public void One_pair_of_hands_that_still_mixes_while_the_first_part_closes_is_told_and_a_helper_mends_it()
+    public void One_pair_of_hands_stops_mixing_for_a_pass_and_a_helper_lets_it_go_on()
     {
         var job = Big(hands: 1, "75 L");
-        var report = Plans.Of(job, Hot);
-        var busy = report.Findings.Single(f => f.Says is Notice.HandsStillMixing);
-        busy.Says<Notice.HandsStillMixing>().OverlapMin.ShouldBeGreaterThan(0);
-        var helped = Plans.Of(RemedyText.Taken(job, busy.Remedies.Single()), Hot);
+        var report = Plans.Of(job, Mild);
+        var stops = report.Findings.Single(f => f.Says is Notice.MixingStops);
+        var says = stops.Says<Notice.MixingStops>();
+        says.PauseMin.ShouldBeGreaterThan(0);
+        says.Batch.ShouldBeInRange(1, report.Load!.Batches.Count - 1);
+        // While it floats, nothing goes into the mixer.
+        foreach (var pass in report.Day!.Zones.SelectMany(z => z.Passes).Where(p => p.Begins is { } at && at < report.Day.MixingEnds))
+        {
+            var (from, to) = (pass.Begins!.Value, pass.Begins.Value + Duration.FromMinutes(pass.WorkMin));
+            report.Load.Batches.ShouldNotContain(b => b.WaterAdded > from + Duration.FromMinutes(2) && b.WaterAdded < to - Duration.FromMinutes(2));
+        }
+
+        var helped = Plans.Of(RemedyText.Taken(job, stops.Remedies.Single()), Mild);
+        helped.Findings.ShouldNotContain(f => f.Says is Notice.MixingStops);
         (helped.Day!.MixingEnds - helped.Day.Start).ShouldBeLessThan(report.Day!.MixingEnds - report.Day.Start);
     }
 
     [Fact]
     public void Zones_that_are_ready_at_once_are_told_with_the_hands_that_would_do()
     {
-        // A tub of ready mix at a time: three hands pour it fast, and one finishes while the others mix.
-        var job = Big(hands: 3, "600 L", Finish.Steel, "12 m");
+        // A thin, wide face is soon poured and long trowelled.
+        var job = Big(hands: 2, "140 L", Finish.Steel, "12 m", "30 mm");
         var report = Plans.Of(job, Hot);
-        var collide = report.Findings.Where(f => f.Says is Notice.ZonesCollide or Notice.HandsStillMixing).ShouldHaveSingleItem();
+        var collide = report.Findings.Where(f => f.Says is Notice.ZonesCollide).ShouldHaveSingleItem();
         collide.Says.GetType().ShouldBe(typeof(Notice.ZonesCollide));
         collide.Says<Notice.ZonesCollide>().LateMin.ShouldBeGreaterThan(10);
         report.Day!.Faults.ShouldContain(f => f.Fault == DayFault.Hands);
@@ -82,9 +92,9 @@ public sealed class ConflictTests
     public void More_hands_are_offered_only_where_they_come_less_late()
     {
         var offered = 0;
-        foreach (var (hands, drum, along) in new[] { (1, "75 L", "9 m"), (2, "75 L", "9 m"), (2, "140 L", "9 m"), (3, "140 L", "9 m"), (3, "75 L", "12 m"), (3, "600 L", "12 m") })
+        foreach (var (hands, drum, along) in new[] { (1, "75 L", "6 m"), (2, "75 L", "9 m"), (2, "140 L", "9 m"), (3, "140 L", "9 m"), (3, "75 L", "12 m"), (3, "600 L", "12 m") })
         {
-            foreach (var finding in Plans.Of(Big(hands, drum, Finish.Steel, along), Hot).Findings.Where(f => f.Says is Notice.ZonesCollide or Notice.HandsStillMixing))
+            foreach (var finding in Plans.Of(Big(hands, drum, Finish.Steel, along, "30 mm"), Hot).Findings.Where(f => f.Says is Notice.ZonesCollide))
             {
                 foreach (var more in finding.Remedies)
                 {
@@ -135,11 +145,12 @@ public sealed class ConflictTests
         Plans.Of(job, Mild).Findings.Single(f => f.Says is Notice.OutsideWorkingHours).Severity.ShouldBe(Severity.Note);
     }
 
-    private static JobDocument Big(int hands, string drum, Finish finish = Finish.Broom, string along = "9 m")
+    private static JobDocument Big(int hands, string drum, Finish finish = Finish.Broom, string along = "9 m", string thickness = "100 mm")
     {
         var job = Samples.Terrace().WithSlab(s => s with
         {
             Id = "slab",
+            Thickness = thickness,
             Outline = new PresetOutlineDocument { Shape = PresetShape.Rectangle, Along = along, Across = "4 m" },
             Openings = [],
             Edges = [],

@@ -95,13 +95,13 @@ public sealed class CureDiaryTests
     }
 
     [Theory]
-    [InlineData(-2, typeof(Notice.FrostNight))]
+    [InlineData(-4, typeof(Notice.FrostNight))]
     [InlineData(-9, typeof(Notice.FrozenYoung))]
     public void A_cold_night_asks_for_a_cover_and_a_cover_keeps_it_warmer(double nightC, Type code)
     {
-        var cold = Samples.Weather(Enumerable.Range(0, 24 * 14).Select(h => Samples.Mild with { AirC = h % 24 is > 7 and < 17 ? 7 : nightC, SunWm2 = h % 24 is > 7 and < 17 ? 250 : 0, WindKmh = 8 }));
+        var cold = Samples.Weather(Enumerable.Range(0, 24 * 14).Select(h => Samples.Mild with { AirC = h % 24 is > 5 and < 20 ? 10 : nightC, SunWm2 = h % 24 is > 7 and < 17 ? 250 : 0, WindKmh = 8 }));
         var job = Samples.Terrace();
-        job = job with { Mixing = job.Mixing with { WaterC = 40 } };
+        job = job with { Mixing = job.Mixing with { WaterC = 45, Hands = 4 } };
         var plan = Plans.Of(job, cold);
         var young = plan.Cure!.Nights.Where(n => n.Young).ToArray();
         young.Min(n => n.LeastAirC).ShouldBe(nightC, 0.01);
@@ -155,7 +155,7 @@ public sealed class CureDiaryTests
     {
         var cure = Plans.Of(Samples.Terrace(), Mild).Cure!;
         cure.Milestones.Where(m => m.At is not null).ShouldAllBe(m => m.Earliest <= m.At && m.At <= m.Latest);
-        cure.Milestones.ShouldContain(m => m.Milestone == Milestone.Walk && m.Earliest < m.Latest);
+        cure.Milestones.ShouldContain(m => m.Milestone == Milestone.FreezeOnce && m.Earliest < m.Latest);
         cure.Curve.ShouldAllBe(p => p.LeastMpa <= p.Mpa && p.Mpa <= p.MostMpa);
     }
 

@@ -27,7 +27,7 @@ public sealed class JobFileTests
 
     [Fact]
     public void A_job_from_a_newer_version_is_told_apart() => JobText
-        .TryRead(JobText.Set(JobText.Node(Samples.Terrace()), "/version", 6).ToJsonString()).ShouldBe(new JobRead.Newer(6, JobDocument.CurrentVersion));
+        .TryRead(JobText.Set(JobText.Node(Samples.Terrace()), "/version", 7).ToJsonString()).ShouldBe(new JobRead.Newer(7, JobDocument.CurrentVersion));
 
     [Fact]
     public void A_job_of_version_two_gets_a_container_for_each_thing_and_a_shed_and_plans_as_before()

@@ -5,6 +5,7 @@ using SetFirm.Core.Finishing;
 using SetFirm.Core.Job;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Planning;
+using SetFirm.Core.Setting;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Weather;
 
@@ -100,7 +101,7 @@ public sealed class PourLoadTests
         var two = (TwoCourseDocument)Kinds.All().First(e => e is TwoCourseDocument);
         var pours = Plan(two).Pours;
         pours.Select(p => p.Task!.Elements.Single().Finish).ShouldBe([Finish.AsCast, two.Finish]);
-        pours.Select(p => p.Task!.Elements.Single().OnGround).ShouldBe([true, false]);
+        pours.Select(p => p.Task!.Elements.Single().Below).ShouldBe([Below.Soil, Below.Concrete]);
         pours[0].Task!.Elements.Single().Depth.Millimetres.ShouldBe(70, 1e-9);
         pours[1].Task!.Elements.Single().Depth.Millimetres.ShouldBe(50, 1e-9);
     }

@@ -77,7 +77,7 @@ public sealed class DaySimulationTests
     {
         var weather = Day(18, 0.6, 12, 500);
         var rules = Finishes.Chain(Finish.Broom, rapid: false);
-        DayPour Of(IEnumerable<DayZone> zones) => Pour([.. zones]);
+        DayPour Of(IEnumerable<DayZone> zones) => Pour([.. zones]) with { Crew = new Crew(PassCrew.MostHands) };
         var many = Enumerable.Range(0, 40).Select(z => Zone(rules, 0.12 * z)).ToArray();
         var all = new DaySimulation(Of(many), Fine);
         all.Run(new Member(weather, 1, 1), Samples.Morning);
@@ -138,7 +138,7 @@ public sealed class DaySimulationTests
         SunWm2 = Math.Max(0, sun * Math.Sin(Math.PI * ((h % 24) - 4) / 14)),
     }));
 
-    private static DayZone Zone(System.Collections.Immutable.ImmutableArray<PassRule> rules, double atH) => new(rules, Length.FromMillimetres(100), true, 3, atH, atH + 0.1, atH + 0.1, atH + 0.2);
+    private static DayZone Zone(System.Collections.Immutable.ImmutableArray<PassRule> rules, double atH) => new(rules, Length.FromMillimetres(100), Below.Soil, 3, atH, atH + 0.1, atH + 0.1, atH + 0.2, atH + 0.2);
 
     private static DayPour Pour(DayZone[] zones) => new()
     {

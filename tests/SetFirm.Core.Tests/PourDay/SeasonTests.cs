@@ -91,7 +91,7 @@ public sealed class SeasonTests(ITestOutputHelper output)
         return new DayPour
         {
             Mix = Samples.Mix(initialSetH: 4 + (2 * luck.NextDouble())),
-            Zones = [new DayZone(rules, depth, true, 4, 0, 0.4, 0.1, 0.5), new DayZone(rules, depth, true, 4, 0.5, 0.9, 0.6, 1)],
+            Zones = [new DayZone(rules, depth, Below.Soil, 4, 0, 0.4, 0.1, 0.5, 0.5), new DayZone(rules, depth, Below.Soil, 4, 0.5, 0.9, 0.6, 1, 1)],
             Crew = new Crew(2),
             MixingEndsH = 1,
             WaterC = 12,

@@ -1923,7 +1923,7 @@ export interface components {
             format: string;
             /**
              * Format: int32
-             * @description Version of the format; 5. Older files are brought up to it as they are read.
+             * @description Version of the format; 6. Older files are brought up to it as they are read.
              */
             version: number;
             /** @description What the person calls the job. */
@@ -2611,6 +2611,10 @@ export interface components {
             handsWanted: number;
             /** @description Who does what. */
             tasks: components["schemas"]["CrewTask"][];
+            /** @description Where the minutes go from one batch to the next. */
+            round: components["schemas"]["RoundChart"];
+            /** @description The figures it is worked out with: the usual, or the crew's own. */
+            pace: components["schemas"]["PaceFigures"];
         };
         /** @description A step of loading and how long it takes. */
         LoadingMove: {
@@ -2679,7 +2683,7 @@ export interface components {
          */
         Meets: "form" | "wall" | "oldSlab" | "earlierPanel" | "open";
         /** @description What a remedy does, with the effect it would have. A closed family, stated by the rooms like Notice. */
-        Mend: components["schemas"]["MendAddHand"] | components["schemas"]["MendBiggerMixer"] | components["schemas"]["MendLongerCure"] | components["schemas"]["MendCoverUnderPlastic"] | components["schemas"]["MendPondIt"] | components["schemas"]["MendCoverAtNight"] | components["schemas"]["MendBroomInstead"] | components["schemas"]["MendAnyPly"] | components["schemas"]["MendAnyBoard"] | components["schemas"]["MendSteeperFall"] | components["schemas"]["MendFallOffWall"] | components["schemas"]["MendAdvisedBase"] | components["schemas"]["MendPourLater"] | components["schemas"]["MendEveryOtherPanel"] | components["schemas"]["MendProposeJoints"] | components["schemas"]["MendOtherBag"] | components["schemas"]["MendNoStone"] | components["schemas"]["MendPlasticiseInstead"] | components["schemas"]["MendStirInAir"] | components["schemas"]["MendOneDose"] | components["schemas"]["MendUsualPigment"] | components["schemas"]["MendWithoutAdditive"] | components["schemas"]["MendBagMiddleWater"] | components["schemas"]["MendLessWater"] | components["schemas"]["MendAddMixer"] | components["schemas"]["MendRetard"] | components["schemas"]["MendCoolerHour"] | components["schemas"]["MendLaterDay"] | components["schemas"]["MendEarlierStart"] | components["schemas"]["MendRainCoverReady"] | components["schemas"]["MendShadeIt"] | components["schemas"]["MendBreakWind"] | components["schemas"]["MendMistIt"] | components["schemas"]["MendWarmWater"] | components["schemas"]["MendCoolWater"] | components["schemas"]["MendBlankLastEdge"] | components["schemas"]["MendSpreadGap"] | components["schemas"]["MendWithoutChloride"] | components["schemas"]["MendTakeSchool"] | components["schemas"]["MendThickerSlab"] | components["schemas"]["MendEnoughInShed"];
+        Mend: components["schemas"]["MendAddHand"] | components["schemas"]["MendBiggerMixer"] | components["schemas"]["MendSecondMixer"] | components["schemas"]["MendMixNearer"] | components["schemas"]["MendLongerCure"] | components["schemas"]["MendCoverUnderPlastic"] | components["schemas"]["MendPondIt"] | components["schemas"]["MendCoverAtNight"] | components["schemas"]["MendBroomInstead"] | components["schemas"]["MendAnyPly"] | components["schemas"]["MendAnyBoard"] | components["schemas"]["MendSteeperFall"] | components["schemas"]["MendFallOffWall"] | components["schemas"]["MendAdvisedBase"] | components["schemas"]["MendPourLater"] | components["schemas"]["MendEveryOtherPanel"] | components["schemas"]["MendProposeJoints"] | components["schemas"]["MendOtherBag"] | components["schemas"]["MendNoStone"] | components["schemas"]["MendPlasticiseInstead"] | components["schemas"]["MendStirInAir"] | components["schemas"]["MendOneDose"] | components["schemas"]["MendUsualPigment"] | components["schemas"]["MendWithoutAdditive"] | components["schemas"]["MendBagMiddleWater"] | components["schemas"]["MendLessWater"] | components["schemas"]["MendAddMixer"] | components["schemas"]["MendRetard"] | components["schemas"]["MendCoolerHour"] | components["schemas"]["MendLaterDay"] | components["schemas"]["MendEarlierStart"] | components["schemas"]["MendRainCoverReady"] | components["schemas"]["MendShadeIt"] | components["schemas"]["MendBreakWind"] | components["schemas"]["MendMistIt"] | components["schemas"]["MendWarmWater"] | components["schemas"]["MendCoolWater"] | components["schemas"]["MendBlankLastEdge"] | components["schemas"]["MendSpreadGap"] | components["schemas"]["MendWithoutChloride"] | components["schemas"]["MendTakeSchool"] | components["schemas"]["MendThickerSlab"] | components["schemas"]["MendEnoughInShed"];
         MendAddHand: {
             /** @enum {string} */
             code: "addHand";
@@ -2735,6 +2739,8 @@ export interface components {
             code: "biggerMixer";
             /** Format: double */
             sizeL: number;
+            /** Format: double */
+            mixingMin?: null | number;
         };
         MendBlankLastEdge: {
             /** @enum {string} */
@@ -2837,6 +2843,14 @@ export interface components {
             /** Format: double */
             peakKgM2H: number;
         };
+        MendMixNearer: {
+            /** @enum {string} */
+            code: "mixNearer";
+            /** Format: double */
+            runM: number;
+            /** Format: double */
+            mixingMin: number;
+        };
         MendNoStone: {
             /** @enum {string} */
             code: "noStone";
@@ -2894,6 +2908,14 @@ export interface components {
             ageMin: number;
             /** Format: double */
             limitMin: number;
+        };
+        MendSecondMixer: {
+            /** @enum {string} */
+            code: "secondMixer";
+            /** Format: int32 */
+            mixers: number;
+            /** Format: double */
+            mixingMin: number;
         };
         MendShadeIt: {
             /** @enum {string} */
@@ -2967,7 +2989,7 @@ export interface components {
          * @description What the concrete is strong enough for.
          * @enum {unknown}
          */
-        Milestone: "freezeOnce" | "stripEdges" | "walk" | "turnPiece" | "furniture" | "grind" | "cars" | "freezeOften" | "full";
+        Milestone: "freezeOnce" | "stripEdges" | "turnPiece" | "walk" | "furniture" | "sand" | "grind" | "cars" | "freezeOften" | "full";
         MilestoneReport: {
             /** @description What for. */
             milestone: components["schemas"]["Milestone"];
@@ -2989,9 +3011,9 @@ export interface components {
             leastMpa: number;
             /**
              * Format: double
-             * @description By mass.
+             * @description By mass; null where nothing limits it.
              */
-            mostWaterCement: number;
+            mostWaterCement: null | number;
             /**
              * Format: double
              * @description 0-1 of the volume; 0 asks none.
@@ -3190,6 +3212,8 @@ export interface components {
              * @description What the concrete should have when it is mixed, °C; null takes it as it comes.
              */
             wantedMixC?: null | number;
+            /** @description How fast this crew is, as far as it is said. */
+            pace?: components["schemas"]["PaceDocument"];
         };
         /**
          * @description How wet sand and stone are, found by hand.
@@ -3288,7 +3312,7 @@ export interface components {
             young: boolean;
         };
         /** @description What a finding says, with its facts. A closed family: every room states its own beside the rule, words belong to the browser. */
-        Notice: components["schemas"]["NoticeMixersWithoutHands"] | components["schemas"]["NoticeMixerTooSmall"] | components["schemas"]["NoticeBatchTooHeavy"] | components["schemas"]["NoticeDrillRests"] | components["schemas"]["NoticeWantsMixer"] | components["schemas"]["NoticeWantsHelper"] | components["schemas"]["NoticeMoreThanADay"] | components["schemas"]["NoticeCureStoppedEarly"] | components["schemas"]["NoticeCannotBeKeptWet"] | components["schemas"]["NoticeDriesOverNight"] | components["schemas"]["NoticeFrostNight"] | components["schemas"]["NoticeColdCure"] | components["schemas"]["NoticeWettingMissed"] | components["schemas"]["NoticeCoatTooLate"] | components["schemas"]["NoticeFrozenYoung"] | components["schemas"]["NoticeMilestoneOutOfSight"] | components["schemas"]["NoticeOutOfRange"] | components["schemas"]["NoticeTooMany"] | components["schemas"]["NoticeAirNeverTrowelled"] | components["schemas"]["NoticeToppingBetween"] | components["schemas"]["NoticeToppingBonded"] | components["schemas"]["NoticeUnknownBoard"] | components["schemas"]["NoticeBoardTooLow"] | components["schemas"]["NoticeDigBelowBoard"] | components["schemas"]["NoticePlyTooStiff"] | components["schemas"]["NoticeBendNeedsKerfs"] | components["schemas"]["NoticeCurveOfManyEdges"] | components["schemas"]["NoticeFallTooFlat"] | components["schemas"]["NoticeFallFlatAtHouse"] | components["schemas"]["NoticeFallToWall"] | components["schemas"]["NoticeBaseThinnerThanAdvised"] | components["schemas"]["NoticeFootingBelowFrost"] | components["schemas"]["NoticeQuantityUnread"] | components["schemas"]["NoticeUnknownTimeZone"] | components["schemas"]["NoticeNothingToPour"] | components["schemas"]["NoticeFileDamaged"] | components["schemas"]["NoticeFileUnitUnknown"] | components["schemas"]["NoticeFileUnitUnsupported"] | components["schemas"]["NoticeFileWithoutOutline"] | components["schemas"]["NoticeFileTooManyPoints"] | components["schemas"]["NoticeWeatherFileMissing"] | components["schemas"]["NoticeSameId"] | components["schemas"]["NoticeUnknownElement"] | components["schemas"]["NoticeUnknownMix"] | components["schemas"]["NoticeNoSuchPanel"] | components["schemas"]["NoticeNoSuchCasting"] | components["schemas"]["NoticeWhichCasting"] | components["schemas"]["NoticeNoSuchCourse"] | components["schemas"]["NoticePouredTwice"] | components["schemas"]["NoticeEmptyPour"] | components["schemas"]["NoticePoursWaitForEachOther"] | components["schemas"]["NoticeTwoMixesInOnePour"] | components["schemas"]["NoticeMouldStillFull"] | components["schemas"]["NoticePouredBeforeItsBase"] | components["schemas"]["NoticeBulkheadStillStands"] | components["schemas"]["NoticeNotAWorkingDay"] | components["schemas"]["NoticeJointOutside"] | components["schemas"]["NoticePanelTooLong"] | components["schemas"]["NoticePanelTooSlender"] | components["schemas"]["NoticeCornerWithoutJoint"] | components["schemas"]["NoticeJointDeeperThanGroover"] | components["schemas"]["NoticeRepeatJoints"] | components["schemas"]["NoticeNoWayOut"] | components["schemas"]["NoticeBeyondReach"] | components["schemas"]["NoticeUnknownBag"] | components["schemas"]["NoticeMixWithoutCement"] | components["schemas"]["NoticeWaterOverBagLimit"] | components["schemas"]["NoticeWaterUnderBagLimit"] | components["schemas"]["NoticeWaterCementOutsideTable"] | components["schemas"]["NoticeThicknessOutsideMix"] | components["schemas"]["NoticeStoneTooLarge"] | components["schemas"]["NoticeExposureWaterCement"] | components["schemas"]["NoticeExposureStrength"] | components["schemas"]["NoticeExposureAir"] | components["schemas"]["NoticeRapidTakesItsOwn"] | components["schemas"]["NoticeTooMuchRetarder"] | components["schemas"]["NoticeTooMuchPigment"] | components["schemas"]["NoticeAirNotForBags"] | components["schemas"]["NoticeRetardedAndAccelerated"] | components["schemas"]["NoticePigmentByLabel"] | components["schemas"]["NoticePlasticisedSegregates"] | components["schemas"]["NoticeCoarselyMeasured"] | components["schemas"]["NoticeAntifreezeIsNoCover"] | components["schemas"]["NoticeColdJoint"] | components["schemas"]["NoticeWeatherEndsEarly"] | components["schemas"]["NoticeRainBeforeSet"] | components["schemas"]["NoticeDryingFast"] | components["schemas"]["NoticeDriesBeforeItBleeds"] | components["schemas"]["NoticeColdWeather"] | components["schemas"]["NoticeMixTooCold"] | components["schemas"]["NoticeMixTooHot"] | components["schemas"]["NoticeMixOutOfReach"] | components["schemas"]["NoticeWaterScalds"] | components["schemas"]["NoticeHandsStillMixing"] | components["schemas"]["NoticeZonesCollide"] | components["schemas"]["NoticeOutsideWorkingHours"] | components["schemas"]["NoticeAfterDark"] | components["schemas"]["NoticeRapidSetsAsPlaced"] | components["schemas"]["NoticeTooFewEdges"] | components["schemas"]["NoticeTurnsDoNotClose"] | components["schemas"]["NoticeOutlineGap"] | components["schemas"]["NoticeOutlineNotSolvable"] | components["schemas"]["NoticeEdgeBackwards"] | components["schemas"]["NoticeOutlineCrosses"] | components["schemas"]["NoticeOpeningOutside"] | components["schemas"]["NoticeOpeningsOverlap"] | components["schemas"]["NoticeTapesTooShort"] | components["schemas"]["NoticeTapesTooFarApart"] | components["schemas"]["NoticeCheckTapeMisfit"] | components["schemas"]["NoticePresetCannotBe"] | components["schemas"]["NoticeBendTooTight"] | components["schemas"]["NoticeTooNarrow"] | components["schemas"]["NoticeCurbWantsTwo"] | components["schemas"]["NoticeCurbLeansAway"] | components["schemas"]["NoticeEaseTooLarge"] | components["schemas"]["NoticeFieldTooThin"] | components["schemas"]["NoticeTwoPours"] | components["schemas"]["NoticeNoProbes"] | components["schemas"]["NoticeChlorideRustsSteel"] | components["schemas"]["NoticeUnknownBar"] | components["schemas"]["NoticeSteelDoesNotFit"] | components["schemas"]["NoticeShedHoldsNothing"] | components["schemas"]["NoticeBagsGrowOld"] | components["schemas"]["NoticeTooHeavyForCar"] | components["schemas"]["NoticeHeavyPiece"] | components["schemas"]["NoticeCausticCement"] | components["schemas"]["NoticeDustWhenTipping"] | components["schemas"]["NoticeHeavyLift"] | components["schemas"]["NoticeMixerGuard"] | components["schemas"]["NoticeMarkServices"] | components["schemas"]["NoticeWashOut"] | components["schemas"]["NoticeStructuralWork"] | components["schemas"]["NoticeWeatherFileDamaged"] | components["schemas"]["NoticeWeatherColumnMissing"] | components["schemas"]["NoticeWeatherUnitUnknown"] | components["schemas"]["NoticeWeatherGap"] | components["schemas"]["NoticeWeatherValueMissing"] | components["schemas"]["NoticeWeatherHourSkipped"] | components["schemas"]["NoticeWeatherHourTwice"] | components["schemas"]["NoticeWeatherTooLong"] | components["schemas"]["NoticeWeatherWithout"] | components["schemas"]["NoticeWeatherTypicalYear"] | components["schemas"]["NoticeWeatherLeapDay"];
+        Notice: components["schemas"]["NoticeMixersWithoutHands"] | components["schemas"]["NoticeMixerTooSmall"] | components["schemas"]["NoticeBatchTooHeavy"] | components["schemas"]["NoticeDrillRests"] | components["schemas"]["NoticeWantsMixer"] | components["schemas"]["NoticeHeavyBatch"] | components["schemas"]["NoticeWhereTimeGoes"] | components["schemas"]["NoticeWantsHelper"] | components["schemas"]["NoticeMoreThanADay"] | components["schemas"]["NoticeCureStoppedEarly"] | components["schemas"]["NoticeCannotBeKeptWet"] | components["schemas"]["NoticeDriesOverNight"] | components["schemas"]["NoticeFrostNight"] | components["schemas"]["NoticeColdCure"] | components["schemas"]["NoticeWettingMissed"] | components["schemas"]["NoticeCoatTooLate"] | components["schemas"]["NoticeFrozenYoung"] | components["schemas"]["NoticeWeakerFromHeat"] | components["schemas"]["NoticeMilestoneOutOfSight"] | components["schemas"]["NoticeOutOfRange"] | components["schemas"]["NoticeTooMany"] | components["schemas"]["NoticeAirNeverTrowelled"] | components["schemas"]["NoticeToppingBetween"] | components["schemas"]["NoticeToppingBonded"] | components["schemas"]["NoticeUnknownBoard"] | components["schemas"]["NoticeBoardTooLow"] | components["schemas"]["NoticeDigBelowBoard"] | components["schemas"]["NoticePlyTooStiff"] | components["schemas"]["NoticeBendNeedsKerfs"] | components["schemas"]["NoticeCurveOfManyEdges"] | components["schemas"]["NoticeFallTooFlat"] | components["schemas"]["NoticeFallFlatAtHouse"] | components["schemas"]["NoticeFallToWall"] | components["schemas"]["NoticeBaseThinnerThanAdvised"] | components["schemas"]["NoticeFootingBelowFrost"] | components["schemas"]["NoticeQuantityUnread"] | components["schemas"]["NoticeUnknownTimeZone"] | components["schemas"]["NoticeNothingToPour"] | components["schemas"]["NoticeFileDamaged"] | components["schemas"]["NoticeFileUnitUnknown"] | components["schemas"]["NoticeFileUnitUnsupported"] | components["schemas"]["NoticeFileWithoutOutline"] | components["schemas"]["NoticeFileTooManyPoints"] | components["schemas"]["NoticeWeatherFileMissing"] | components["schemas"]["NoticeSameId"] | components["schemas"]["NoticeUnknownElement"] | components["schemas"]["NoticeUnknownMix"] | components["schemas"]["NoticeNoSuchPanel"] | components["schemas"]["NoticeNoSuchCasting"] | components["schemas"]["NoticeWhichCasting"] | components["schemas"]["NoticeNoSuchCourse"] | components["schemas"]["NoticePouredTwice"] | components["schemas"]["NoticeEmptyPour"] | components["schemas"]["NoticePoursWaitForEachOther"] | components["schemas"]["NoticeTwoMixesInOnePour"] | components["schemas"]["NoticeMouldStillFull"] | components["schemas"]["NoticePouredBeforeItsBase"] | components["schemas"]["NoticeBulkheadStillStands"] | components["schemas"]["NoticeNotAWorkingDay"] | components["schemas"]["NoticeJointOutside"] | components["schemas"]["NoticePanelTooLong"] | components["schemas"]["NoticePanelTooSlender"] | components["schemas"]["NoticeCornerWithoutJoint"] | components["schemas"]["NoticeJointDeeperThanGroover"] | components["schemas"]["NoticeRepeatJoints"] | components["schemas"]["NoticeNoWayOut"] | components["schemas"]["NoticeBeyondReach"] | components["schemas"]["NoticeUnknownBag"] | components["schemas"]["NoticeMixWithoutCement"] | components["schemas"]["NoticeWaterOverBagLimit"] | components["schemas"]["NoticeWaterUnderBagLimit"] | components["schemas"]["NoticeWaterCementOutsideTable"] | components["schemas"]["NoticeThicknessOutsideMix"] | components["schemas"]["NoticeStoneTooLarge"] | components["schemas"]["NoticeExposureWaterCement"] | components["schemas"]["NoticeWetForOutdoors"] | components["schemas"]["NoticeExposureStrength"] | components["schemas"]["NoticeExposureAir"] | components["schemas"]["NoticeRapidTakesItsOwn"] | components["schemas"]["NoticeTooMuchRetarder"] | components["schemas"]["NoticeTooMuchPigment"] | components["schemas"]["NoticeAirNotForBags"] | components["schemas"]["NoticeRetardedAndAccelerated"] | components["schemas"]["NoticePigmentByLabel"] | components["schemas"]["NoticePlasticisedSegregates"] | components["schemas"]["NoticeCoarselyMeasured"] | components["schemas"]["NoticeAntifreezeIsNoCover"] | components["schemas"]["NoticeColdJoint"] | components["schemas"]["NoticeWeatherEndsEarly"] | components["schemas"]["NoticeRainBeforeSet"] | components["schemas"]["NoticeDryingFast"] | components["schemas"]["NoticeDriesBeforeItBleeds"] | components["schemas"]["NoticeColdWeather"] | components["schemas"]["NoticeMixTooCold"] | components["schemas"]["NoticeMixTooHot"] | components["schemas"]["NoticeMixOutOfReach"] | components["schemas"]["NoticeWaterScalds"] | components["schemas"]["NoticeMixingStops"] | components["schemas"]["NoticeZonesCollide"] | components["schemas"]["NoticeOutsideWorkingHours"] | components["schemas"]["NoticeAfterDark"] | components["schemas"]["NoticeRapidSetsAsPlaced"] | components["schemas"]["NoticeTooFewEdges"] | components["schemas"]["NoticeTurnsDoNotClose"] | components["schemas"]["NoticeOutlineGap"] | components["schemas"]["NoticeOutlineNotSolvable"] | components["schemas"]["NoticeEdgeBackwards"] | components["schemas"]["NoticeOutlineCrosses"] | components["schemas"]["NoticeOpeningOutside"] | components["schemas"]["NoticeOpeningsOverlap"] | components["schemas"]["NoticeTapesTooShort"] | components["schemas"]["NoticeTapesTooFarApart"] | components["schemas"]["NoticeCheckTapeMisfit"] | components["schemas"]["NoticePresetCannotBe"] | components["schemas"]["NoticeBendTooTight"] | components["schemas"]["NoticeTooNarrow"] | components["schemas"]["NoticeCurbWantsTwo"] | components["schemas"]["NoticeCurbLeansAway"] | components["schemas"]["NoticeEaseTooLarge"] | components["schemas"]["NoticeFieldTooThin"] | components["schemas"]["NoticeTwoPours"] | components["schemas"]["NoticeNoProbes"] | components["schemas"]["NoticeChlorideRustsSteel"] | components["schemas"]["NoticeUnknownBar"] | components["schemas"]["NoticeSteelDoesNotFit"] | components["schemas"]["NoticeShedHoldsNothing"] | components["schemas"]["NoticeBagsGrowOld"] | components["schemas"]["NoticeTooHeavyForCar"] | components["schemas"]["NoticeHeavyPiece"] | components["schemas"]["NoticeCausticCement"] | components["schemas"]["NoticeDustWhenTipping"] | components["schemas"]["NoticeHeavyLift"] | components["schemas"]["NoticeMixerGuard"] | components["schemas"]["NoticeMarkServices"] | components["schemas"]["NoticeWashOut"] | components["schemas"]["NoticeStructuralWork"] | components["schemas"]["NoticeWeatherFileDamaged"] | components["schemas"]["NoticeWeatherColumnMissing"] | components["schemas"]["NoticeWeatherUnitUnknown"] | components["schemas"]["NoticeWeatherGap"] | components["schemas"]["NoticeWeatherValueMissing"] | components["schemas"]["NoticeWeatherHourSkipped"] | components["schemas"]["NoticeWeatherHourTwice"] | components["schemas"]["NoticeWeatherTooLong"] | components["schemas"]["NoticeWeatherWithout"] | components["schemas"]["NoticeWeatherTypicalYear"] | components["schemas"]["NoticeWeatherLeapDay"];
         NoticeAfterDark: {
             /** @enum {string} */
             code: "afterDark";
@@ -3337,8 +3361,6 @@ export interface components {
             unitKg: number;
             /** Format: double */
             mostKg: number;
-            /** Format: int32 */
-            hands: number;
             byPlate: boolean;
         };
         NoticeBendNeedsKerfs: {
@@ -3523,7 +3545,7 @@ export interface components {
             /** @enum {string} */
             code: "drillRests";
             /** Format: double */
-            cycleMin: number;
+            mostPct: number;
         };
         NoticeDryingFast: {
             /** @enum {string} */
@@ -3670,15 +3692,14 @@ export interface components {
             /** Format: double */
             safeMpa: number;
         };
-        /** @description A pass is due while every hand still mixes and places. */
-        NoticeHandsStillMixing: {
+        /** @description It is shovelled out, or two lift it. */
+        NoticeHeavyBatch: {
             /** @enum {string} */
-            code: "handsStillMixing";
-            pass: components["schemas"]["Pass"];
-            /** Format: int32 */
-            zone: number;
+            code: "heavyBatch";
             /** Format: double */
-            overlapMin: number;
+            batchKg: number;
+            /** Format: double */
+            limitKg: number;
         };
         NoticeHeavyLift: {
             /** @enum {string} */
@@ -3777,6 +3798,20 @@ export interface components {
             mixers: number;
             /** Format: int32 */
             hands: number;
+        };
+        /** @description Everybody is called away to a pass: the mixer stands after this batch. */
+        NoticeMixingStops: {
+            /** @enum {string} */
+            code: "mixingStops";
+            pass: components["schemas"]["Pass"];
+            /** Format: int32 */
+            zone: number;
+            /** Format: int32 */
+            batch: number;
+            /** Format: double */
+            pauseMin: number;
+            /** Format: int32 */
+            times: number;
         };
         NoticeMoreThanADay: {
             /** @enum {string} */
@@ -4202,9 +4237,9 @@ export interface components {
             /** @enum {string} */
             code: "wantsMixer";
             /** Format: double */
-            count: number;
+            dryKg: number;
             /** Format: double */
-            limit: number;
+            limitKg: number;
         };
         NoticeWashOut: {
             /** @enum {string} */
@@ -4216,9 +4251,8 @@ export interface components {
             /** Format: double */
             waterCement: number;
             /** Format: double */
-            least: number;
-            /** Format: double */
-            most: number;
+            endMpa: number;
+            lean: boolean;
         };
         NoticeWaterOverBagLimit: {
             /** @enum {string} */
@@ -4247,6 +4281,17 @@ export interface components {
             waterL: number;
             /** Format: double */
             leastL: number;
+        };
+        /** @description So warm in its first days that it ends up weaker. Carino. */
+        NoticeWeakerFromHeat: {
+            /** @enum {string} */
+            code: "weakerFromHeat";
+            /** Format: double */
+            meanC: number;
+            /** Format: double */
+            limitC: number;
+            /** Format: double */
+            mostLossPct: number;
         };
         NoticeWeatherColumnMissing: {
             /** @enum {string} */
@@ -4357,6 +4402,15 @@ export interface components {
             line: number;
             column: string;
         };
+        /** @description Where it never freezes nothing forbids it; drier is better outdoors. */
+        NoticeWetForOutdoors: {
+            /** @enum {string} */
+            code: "wetForOutdoors";
+            /** Format: double */
+            waterCement: number;
+            /** Format: double */
+            good: number;
+        };
         /** @description It lay dry for so long. */
         NoticeWettingMissed: {
             /** @enum {string} */
@@ -4365,6 +4419,16 @@ export interface components {
             dryH: number;
             /** Format: double */
             lostMpa: number;
+        };
+        /** @description A long pour: what sets its pace. */
+        NoticeWhereTimeGoes: {
+            /** @enum {string} */
+            code: "whereTimeGoes";
+            /** Format: double */
+            mixingMin: number;
+            /** Format: double */
+            roundMin: number;
+            bound: components["schemas"]["PaceBound"];
         };
         /** @description It is cast several times: which one is wanted. */
         NoticeWhichCasting: {
@@ -4529,6 +4593,152 @@ export interface components {
             stoneMm: number;
             family: components["schemas"]["MixFamily"];
         };
+        /**
+         * @description What sets the time from one batch to the next.
+         * @enum {unknown}
+         */
+        PaceBound: "machine" | "hands" | "mixing" | "drillRests";
+        /** @description How long the work takes this crew: minutes of one person; null takes the usual. */
+        PaceDocument: {
+            /**
+             * Format: double
+             * @description Fetch, open and tip a bag of 25 kg; lighter and heavier ones in proportion.
+             */
+            bagMin?: null | number;
+            /**
+             * Format: double
+             * @description Fill and tip 12 L of loose material by bucket.
+             */
+            bucketMin?: null | number;
+            /**
+             * Format: double
+             * @description Shovel in 12 L of loose material.
+             */
+            shovelMin?: null | number;
+            /**
+             * Format: double
+             * @description A drum or a pan turns on after the last material.
+             */
+            machineMin?: null | number;
+            /**
+             * Format: double
+             * @description A drill mixes 30 kg.
+             */
+            drillMin?: null | number;
+            /**
+             * Format: double
+             * @description A hoe mixes the first 27 kg; further ones in proportion.
+             */
+            hoeMin?: null | number;
+            /**
+             * Format: double
+             * @description Empty and rinse, a batch.
+             */
+            emptyMin?: null | number;
+            /**
+             * Format: double
+             * @description Fill and tip a barrow.
+             */
+            barrowMin?: null | number;
+            /**
+             * Format: double
+             * @description Spread and compact 10 L in a slab.
+             */
+            slabMin?: null | number;
+            /**
+             * Format: double
+             * @description Likewise in moulds, borders, curbs and counters.
+             */
+            narrowMin?: null | number;
+            /**
+             * Format: double
+             * @description Strike off a square metre.
+             */
+            strikeMin?: null | number;
+            /**
+             * Format: double
+             * @description Rest in each hour after the first.
+             */
+            restMin?: null | number;
+        };
+        /** @description How long the work at a mixer takes: minutes of one person where nothing else is said. Starting values (tune): the user changes them. */
+        PaceFigures: {
+            /**
+             * Format: double
+             * @description Fetch, open and tip a bag of up to double PaceFigures.HeavyBagKg.
+             */
+            bagMin?: number;
+            /**
+             * Format: double
+             * @description Fill and tip a bucket of double PaceFigures.BucketL litres of loose material.
+             */
+            bucketMin?: number;
+            /**
+             * Format: double
+             * @description Shovel as much in: a cubic metre an hour, hour after hour.
+             */
+            shovelMin?: number;
+            /**
+             * Format: double
+             * @description A drum or a pan turns on, after the last material.
+             */
+            machineMin?: number;
+            /**
+             * Format: double
+             * @description A drill mixes up to double PaceFigures.DrillKg dry, pro rata above.
+             */
+            drillMin?: number;
+            /**
+             * Format: double
+             * @description A hoe mixes the first double PaceFigures.HoeKg dry, pro rata.
+             */
+            hoeMin?: number;
+            /**
+             * Format: double
+             * @description And each further so much.
+             */
+            hoeMoreMin?: number;
+            /**
+             * Format: double
+             * @description Empty and rinse, a batch.
+             */
+            emptyMin?: number;
+            /**
+             * Format: double
+             * @description Fill and tip a barrow, the run apart.
+             */
+            barrowMin?: number;
+            /**
+             * Format: double
+             * @description Metres a minute with a barrow, there and back.
+             */
+            walkMMin?: number;
+            /**
+             * Format: double
+             * @description Spread and compact 10 L in a slab.
+             */
+            slabMin?: number;
+            /**
+             * Format: double
+             * @description Likewise in moulds, borders, curbs and counters, tapped.
+             */
+            narrowMin?: number;
+            /**
+             * Format: double
+             * @description Strike off a square metre.
+             */
+            strikeMin?: number;
+            /**
+             * Format: double
+             * @description Rest and drink in each hour after the first.
+             */
+            restMin?: number;
+        };
+        /**
+         * @description What one does at a mixer.
+         * @enum {unknown}
+         */
+        PaceTask: "charge" | "mix" | "watch" | "empty" | "barrow" | "spread" | "strikeOff";
         PackReport: {
             /** @description For the price book. */
             id: string;
@@ -4708,6 +4918,11 @@ export interface components {
              * @description Which pair of hands, from 0; null for what goes along with placing, and for all zones together.
              */
             hand: null | number;
+            /**
+             * Format: int32
+             * @description How many share it; 0 for what goes along with placing, and for all zones together.
+             */
+            hands: number;
         };
         /**
          * @description What a cast piece is for.
@@ -4904,7 +5119,7 @@ export interface components {
          * @description What a number out of range is measured in.
          * @enum {unknown}
          */
-        RangeUnit: "none" | "m" | "mm" | "l" | "kg" | "pct" | "c" | "h" | "days" | "degrees" | "mpa" | "year";
+        RangeUnit: "none" | "m" | "mm" | "l" | "kg" | "pct" | "c" | "h" | "days" | "degrees" | "mpa" | "year" | "min";
         ReadOutlineDto: {
             /** @description The outline, moved to begin at the plan's origin; null where it could not be read. */
             points: null | components["schemas"]["PointDocument"][];
@@ -4917,6 +5132,36 @@ export interface components {
             does: components["schemas"]["Mend"];
             /** @description To the document. */
             edits: components["schemas"]["Edit"][];
+        };
+        /** @description Where the minutes of a round go, once it runs: who does what when from one batch to the next. */
+        RoundChart: {
+            /**
+             * Format: double
+             * @description From one batch to the next.
+             */
+            minutes: number;
+            /** @description What sets them. */
+            bound: components["schemas"]["PaceBound"];
+            /** @description The mixer first, where a machine mixes, then every hand. */
+            lanes: components["schemas"]["RoundLane"][];
+        };
+        /** @description One pair of hands, or the mixers. */
+        RoundLane: {
+            /**
+             * Format: int32
+             * @description From 1; 0 is the mixer.
+             */
+            hand: number;
+            /** @description In order; between them nothing is to do. */
+            parts: components["schemas"]["RoundPart"][];
+        };
+        /** @description What somebody or something does in a stretch of a round. */
+        RoundPart: {
+            task: components["schemas"]["PaceTask"];
+            /** Format: double */
+            fromMin: number;
+            /** Format: double */
+            toMin: number;
         };
         RunReport: {
             /**
@@ -5597,7 +5842,7 @@ export interface components {
             lastsUntil: components["schemas"]["Instant"];
         };
         /** @description A formula and the values that went in. A closed family, stated by the rooms beside the figure; the browser holds the formula's words. */
-        Why: components["schemas"]["WhyCapacity"] | components["schemas"]["WhyBatchCount"] | components["schemas"]["WhyWholeBags"] | components["schemas"]["WhyBagsMass"] | components["schemas"]["WhyHoldBack"] | components["schemas"]["WhyCycle"] | components["schemas"]["WhyHandsWanted"] | components["schemas"]["WhyWetDays"] | components["schemas"]["WhyRewetting"] | components["schemas"]["WhyMeanEvaporation"] | components["schemas"]["WhyStrength"] | components["schemas"]["WhyMilestone"] | components["schemas"]["WhyNextWetting"] | components["schemas"]["WhyCoatWindow"] | components["schemas"]["WhyBoards"] | components["schemas"]["WhyStakes"] | components["schemas"]["WhyBends"] | components["schemas"]["WhyMouldSheets"] | components["schemas"]["WhyCastings"] | components["schemas"]["WhyFall"] | components["schemas"]["WhyExcavation"] | components["schemas"]["WhySpoil"] | components["schemas"]["WhyBaseStone"] | components["schemas"]["WhyPanels"] | components["schemas"]["WhyBagWater"] | components["schemas"]["WhyBagStrength"] | components["schemas"]["WhyPartsWater"] | components["schemas"]["WhyPartsCement"] | components["schemas"]["WhyPartsSand"] | components["schemas"]["WhyPartsStone"] | components["schemas"]["WhyPartsBallast"] | components["schemas"]["WhyPartsStrength"] | components["schemas"]["WhyWaterToCement"] | components["schemas"]["WhyInitialSet"] | components["schemas"]["WhyRounding"] | components["schemas"]["WhyJointAge"] | components["schemas"]["WhyPassWindow"] | components["schemas"]["WhySheen"] | components["schemas"]["WhyFirstSetOnSite"] | components["schemas"]["WhyFinalSetOnSite"] | components["schemas"]["WhyDoneBy"] | components["schemas"]["WhyEvaporation"] | components["schemas"]["WhyRainChance"] | components["schemas"]["WhyStartChance"] | components["schemas"]["WhyMixTemperature"] | components["schemas"]["WhyWarmWater"] | components["schemas"]["WhyArea"] | components["schemas"]["WhyPerimeter"] | components["schemas"]["WhyPathLength"] | components["schemas"]["WhyNetVolume"] | components["schemas"]["WhyOrderVolume"] | components["schemas"]["WhyPieceMass"] | components["schemas"]["WhySteelBars"] | components["schemas"]["WhyMeshSheets"] | components["schemas"]["WhyFibreDose"] | components["schemas"]["WhyScrim"] | components["schemas"]["WhyCost"] | components["schemas"]["WhyLoad"] | components["schemas"]["WhyPerLitre"] | components["schemas"]["WhyTruckCost"] | components["schemas"]["WhyTrips"];
+        Why: components["schemas"]["WhyCapacity"] | components["schemas"]["WhyBatchCount"] | components["schemas"]["WhyWholeBags"] | components["schemas"]["WhyBagsMass"] | components["schemas"]["WhyHoldBack"] | components["schemas"]["WhyRound"] | components["schemas"]["WhyMixingTime"] | components["schemas"]["WhyHandsWanted"] | components["schemas"]["WhyWetDays"] | components["schemas"]["WhyRewetting"] | components["schemas"]["WhyMeanEvaporation"] | components["schemas"]["WhyStrength"] | components["schemas"]["WhyMilestone"] | components["schemas"]["WhyNextWetting"] | components["schemas"]["WhyCoatWindow"] | components["schemas"]["WhyBoards"] | components["schemas"]["WhyStakes"] | components["schemas"]["WhyBends"] | components["schemas"]["WhyMouldSheets"] | components["schemas"]["WhyCastings"] | components["schemas"]["WhyFall"] | components["schemas"]["WhyExcavation"] | components["schemas"]["WhySpoil"] | components["schemas"]["WhyBaseStone"] | components["schemas"]["WhyPanels"] | components["schemas"]["WhyBagWater"] | components["schemas"]["WhyBagStrength"] | components["schemas"]["WhyPartsWater"] | components["schemas"]["WhyPartsCement"] | components["schemas"]["WhyPartsSand"] | components["schemas"]["WhyPartsStone"] | components["schemas"]["WhyPartsBallast"] | components["schemas"]["WhyPartsStrength"] | components["schemas"]["WhyWaterToCement"] | components["schemas"]["WhyInitialSet"] | components["schemas"]["WhyRounding"] | components["schemas"]["WhyJointAge"] | components["schemas"]["WhyPassWindow"] | components["schemas"]["WhySheen"] | components["schemas"]["WhyFirstSetOnSite"] | components["schemas"]["WhyFinalSetOnSite"] | components["schemas"]["WhyDoneBy"] | components["schemas"]["WhyEvaporation"] | components["schemas"]["WhyRainChance"] | components["schemas"]["WhyStartChance"] | components["schemas"]["WhyMixTemperature"] | components["schemas"]["WhyWarmWater"] | components["schemas"]["WhyArea"] | components["schemas"]["WhyPerimeter"] | components["schemas"]["WhyPathLength"] | components["schemas"]["WhyNetVolume"] | components["schemas"]["WhyOrderVolume"] | components["schemas"]["WhyPieceMass"] | components["schemas"]["WhySteelBars"] | components["schemas"]["WhyMeshSheets"] | components["schemas"]["WhyFibreDose"] | components["schemas"]["WhyScrim"] | components["schemas"]["WhyCost"] | components["schemas"]["WhyLoad"] | components["schemas"]["WhyPerLitre"] | components["schemas"]["WhyTruckCost"] | components["schemas"]["WhyTrips"];
         WhyArea: {
             /** @enum {string} */
             code: "area";
@@ -5616,9 +5861,9 @@ export interface components {
             /** Format: double */
             waterCement: number;
             /** Format: double */
-            atMostWaterCement: number;
+            middleWaterCement: number;
             /** Format: double */
-            mostCredit: number;
+            soakedPct: number;
         };
         WhyBagWater: {
             /** @enum {string} */
@@ -5731,20 +5976,6 @@ export interface components {
             extrasMoney: number;
             /** Format: double */
             homeMoney: number;
-        };
-        WhyCycle: {
-            /** @enum {string} */
-            code: "cycle";
-            /** Format: double */
-            cycleMin: number;
-            /** Format: double */
-            barrowM: number;
-            /** Format: int32 */
-            hands: number;
-            /** Format: int32 */
-            mixers: number;
-            /** Format: double */
-            crewFactor: number;
         };
         WhyDoneBy: {
             /** @enum {string} */
@@ -5880,6 +6111,8 @@ export interface components {
             /** Format: double */
             leastHours: number;
             /** Format: double */
+            leastEquivalentHours: number;
+            /** Format: double */
             f28Mpa: number;
         };
         WhyMixTemperature: {
@@ -5893,6 +6126,22 @@ export interface components {
             waterKg: number;
             /** Format: double */
             waterC: number;
+        };
+        WhyMixingTime: {
+            /** @enum {string} */
+            code: "mixingTime";
+            /** Format: int32 */
+            batches: number;
+            /** Format: double */
+            roundMin: number;
+            /** Format: double */
+            lastMin: number;
+            /** Format: double */
+            restMin: number;
+            /** Format: double */
+            tonnesAHand: number;
+            /** Format: double */
+            slowerPct: number;
         };
         WhyMouldSheets: {
             /** @enum {string} */
@@ -6087,6 +6336,28 @@ export interface components {
             storeKgM2: number;
             /** Format: double */
             evaporationKgM2H: number;
+        };
+        WhyRound: {
+            /** @enum {string} */
+            code: "round";
+            /** Format: double */
+            chargeMin: number;
+            /** Format: double */
+            mixMin: number;
+            /** Format: double */
+            emptyMin: number;
+            /** Format: double */
+            barrowMin: number;
+            /** Format: double */
+            spreadMin: number;
+            /** Format: double */
+            strikeMin: number;
+            /** Format: double */
+            labourMin: number;
+            /** Format: int32 */
+            hands: number;
+            /** Format: int32 */
+            mixers: number;
         };
         WhyRounding: {
             /** @enum {string} */

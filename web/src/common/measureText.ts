@@ -6,7 +6,7 @@ import { additives, counted, load, mix, things } from '../words';
 export function measureAmount(m: Measure, format: Formats): string {
   switch (m.what) {
     case 'bag':
-      return load.bagsEach(quarters(m.count));
+      return quarters(m.count);
     case 'additive':
       return mix.doses(quarters(m.count));
     case 'pigment':
@@ -21,4 +21,8 @@ export function measureAmount(m: Measure, format: Formats): string {
 
 /** What is measured. */
 export const measureName = (m: Measure): string =>
-  m.what === 'additive' ? additives[m.of as keyof typeof additives].toLowerCase() : things[m.what];
+  m.what === 'bag'
+    ? load.bags(quarters(m.count))
+    : m.what === 'additive'
+      ? additives[m.of as keyof typeof additives].toLowerCase()
+      : things[m.what];

@@ -67,8 +67,8 @@ describe('a mix of several', () => {
 
 describe('what is measured out', () => {
   test.each([
-    [measure({ what: 'bag', count: 1.5 }), '1½ bags'],
-    [measure({ what: 'bag', count: 0.5 }), '½ bag'],
+    [measure({ what: 'bag', count: 1.5 }), '1½'],
+    [measure({ what: 'bag', count: 0.5 }), '½'],
     [measure({ what: 'additive', of: 'retarder', count: 2 }), '2 doses'],
     [measure({ what: 'additive', of: 'retarder', count: 1 }), '1 dose'],
     [measure({ what: 'pigment', kg: 0.12 }), '120 g'],

@@ -3,7 +3,7 @@ import type { Enum, Mend, Notice, Says } from '../api/client';
 import { calendarDay, clock, duration, fixed, inRangeUnit, number, type Formats } from '../format/format';
 import { fileReasons, misfits, schools } from './building';
 import { goodById } from './buying';
-import { additives } from './mixing';
+import { additives, paceBounds } from './mixing';
 import { weatherColumns, weatherReasons } from './days';
 import { bagKinds, courses, curing, frostGuards, milestones, passes } from './screens';
 
@@ -144,8 +144,10 @@ const findings: Sentences<Notice> = {
     `${fmt.litres(f.waterL)} is over the bag’s limit of ${fmt.litres(f.mostL)}: about ${fmt.strength(f.f28Mpa)} instead of ${fmt.strength(f.bestF28Mpa)}.`,
   waterUnderBagLimit: (f, fmt) =>
     `${fmt.litres(f.waterL)} is under the bag’s least, ${fmt.litres(f.leastL)}: it will be too stiff to place.`,
-  waterCementOutsideTable: (f) =>
-    `Water to cement comes to ${number(f.waterCement, 2)}. Strength is only known from ${number(f.least, 2)} to ${number(f.most, 2)}: change the cement or the water.`,
+  waterCementOutsideTable: (f, fmt) =>
+    f.lean
+      ? `Water to cement comes to ${ratio(f.waterCement)}: so lean a mix stays under ${fmt.strength(f.endMpa)}, and how far is not known. It can be mixed; nothing should rely on it.`
+      : `Water to cement comes to ${ratio(f.waterCement)}: richer than the tables go. Count on ${fmt.strength(f.endMpa)} at the least.`,
   thicknessOutsideMix: (f, fmt) =>
     f.mostMm > 0
       ? `${fmt.small(f.thicknessMm)} is outside what this bag is for: ${fmt.small(f.leastMm)} to ${fmt.small(f.mostMm)}.`
@@ -154,12 +156,16 @@ const findings: Sentences<Notice> = {
     `Stone of ${fmt.small(f.stoneMm)} is too large for ${fmt.small(f.thicknessMm)}: a third of the thickness is the most.`,
   exposureWaterCement: (f) =>
     `Water to cement is ${ratio(f.waterCement)}; where it will lie, ${ratio(f.most)} is the most.`,
+  wetForOutdoors: (f) =>
+    `Water to cement is ${ratio(f.waterCement)}. Nothing forbids it where it never freezes; outdoors ${ratio(f.good)} wears better.`,
   exposureStrength: (f, fmt) =>
-    `This winter asks ${fmt.strength(f.leastMpa)}; the mix gives about ${fmt.strength(f.f28Mpa)}.`,
+    `Where it will lie it wants ${fmt.strength(f.leastMpa)}; the mix gives about ${fmt.strength(f.f28Mpa)}.`,
   exposureAir: (f) =>
     `Where it freezes the mix wants about ${number(f.wantedPct, 1)} % of fine air; this one has ${number(f.airPct, 1)} %. Ask for parts with air stirred in, or a truck.`,
   rapidTakesItsOwn: (f) =>
-    `A rapid mix takes only its own maker’s additives: leave the ${additiveName(f.additive)} out.`,
+    f.additive === 'retarder' || f.additive === 'plasticiser'
+      ? `A rapid mix takes only its own maker’s: set control and flow aid that belong together, not another ${additiveName(f.additive)}.`
+      : `A rapid mix takes only its own maker’s additives: leave the ${additiveName(f.additive)} out.`,
   tooMuchRetarder: (f) =>
     `${number(f.doses, 1)} doses of retarder; a bag takes ${number(f.most)}. More may never set right.`,
   tooMuchPigment: (f) =>
@@ -190,11 +196,16 @@ const findings: Sentences<Notice> = {
     `The mixer takes ${fmt.litres(f.capacityL)} at once, and the least batch is ${fmt.litres(f.unitL)}. A bigger one is wanted.`,
   batchTooHeavy: (f, fmt) =>
     f.byPlate
-      ? `The least batch weighs ${fmt.mass(f.unitKg)} wet, and the mixer’s plate says ${fmt.mass(f.mostKg)}. Take another mixer.`
-      : `The least batch weighs ${fmt.mass(f.unitKg)} wet; ${f.hands > 1 ? 'two lift and tip' : 'one lifts and tips'} ${fmt.mass(f.mostKg)}. Mix it in something that is not lifted.`,
+      ? `The least batch weighs ${fmt.mass(f.unitKg)}, and the mixer’s plate says ${fmt.mass(f.mostKg)}. Take another mixer.`
+      : `The least batch weighs ${fmt.mass(f.unitKg)}; ${fmt.mass(f.mostKg)} is the most it takes at once. Take another mixer, or a smaller container.`,
   drillRests: (f) =>
-    `The drill has to cool between batches: ${duration(f.cycleMin)} a batch counts its rest.`,
-  wantsMixer: (f) => `${number(f.count)} bags are hard work this way; over ${number(f.limit)} wants a drum.`,
+    `A drill runs ${number(f.mostPct)} % of the time at the most, or it burns out: the round counts its rest.`,
+  wantsMixer: (f, fmt) =>
+    `${fmt.mass(f.dryKg)} of dry material is hard work this way; over ${fmt.mass(f.limitKg)} wants a drum.`,
+  heavyBatch: (f, fmt) =>
+    `A batch weighs ${fmt.mass(f.batchKg)} wet, and you lift ${fmt.mass(f.limitKg)} between you: shovel it out, or wheel the vessel to the form.`,
+  whereTimeGoes: (f) =>
+    `Mixing and placing takes ${duration(f.mixingMin)}, a batch every ${duration(f.roundMin)}: ${paceBounds[f.bound]}.`,
   wantsHelper: (f, fmt) =>
     `${fmt.bulk(f.volumeM3 * 1000)} is a lot for one; over ${fmt.bulk(f.limitM3 * 1000)} wants a helper.`,
   moreThanADay: (f, fmt) =>
@@ -215,8 +226,8 @@ const findings: Sentences<Notice> = {
     `The mix comes out at ${fmt.celsius(f.mixC)}; in the cold ${fmt.celsius(f.limitC)} is the least. Warmer water helps.`,
   mixTooHot: (f, fmt) =>
     `The mix comes out at ${fmt.celsius(f.mixC)}; over ${fmt.celsius(f.limitC)} it sets too fast. Colder water, shaded bags, an earlier start.`,
-  handsStillMixing: (f) =>
-    `${passes[f.pass]} on part ${number(f.zone)} closes ${duration(f.overlapMin)} before the last batch lies. Someone must leave the mixer, or pour in two goes.`,
+  mixingStops: (f) =>
+    `Everybody is called away after batch ${number(f.batch)}: ${passes[f.pass].toLowerCase()} on part ${number(f.zone)}${f.times > 1 ? ', and again later' : ''}. The mixer stands ${duration(f.pauseMin)} in all; leave off at a joint.`,
   zonesCollide: (f) =>
     `${passes[f.pass]} on part ${number(f.zone)} is begun ${duration(f.lateMin)} too late: ${f.hands === 1 ? 'one pair of hands is' : `${number(f.hands)} pairs of hands are`} busy elsewhere.`,
   afterDark: (f) => `${passes[f.pass]} falls into the dark. Start earlier, or have lights ready.`,
@@ -269,6 +280,8 @@ const findings: Sentences<Notice> = {
     `${curing[f.method]} dries out in ${duration(f.intervalH * 60)} at the worst hour. Nobody can keep that up: cover it.`,
   frozenYoung: (f, fmt) =>
     `It would freeze at ${fmt.strength(f.strengthMpa)}, before the ${fmt.strength(f.safeMpa)} that lets it survive. No dates are given. Choose a milder day or cover it well.`,
+  weakerFromHeat: (f, fmt) =>
+    `It is ${fmt.celsius(f.meanC)} in its first days. Over ${fmt.celsius(f.limitC)} concrete ends up weaker, by up to ${number(f.mostLossPct)} %: shade it, and keep it wet.`,
   milestoneOutOfSight: (f, fmt) =>
     `${milestones[f.milestone]} needs ${fmt.strength(f.neededMpa)}; this mix and weather do not get there within 60 days.`,
   causticCement: () =>
@@ -357,7 +370,10 @@ const remedies: Sentences<Mend> = {
   warmWater: (e, fmt) => `Water at ${fmt.celsius(e.waterC)}: mix at ${fmt.celsius(e.mixC)}`,
   coolWater: (e, fmt) => `Water at ${fmt.celsius(e.waterC)}: mix at ${fmt.celsius(e.mixC)}`,
   enoughInShed: (e, fmt) => `There is enough: ${number(e.used, 1)}, saves ${fmt.money(e.savesMoney)}`,
-  biggerMixer: (e, fmt) => `Take a drum of ${fmt.litres(e.sizeL)}`,
+  biggerMixer: (e, fmt) =>
+    `Take a drum of ${fmt.litres(e.sizeL)}${e.mixingMin != null ? `: done in ${duration(e.mixingMin)}` : ''}`,
+  secondMixer: (e) => `Run ${number(e.mixers)} mixers: done in ${duration(e.mixingMin)}`,
+  mixNearer: (e, fmt) => `Mix ${fmt.length(e.runM)} from the pour: done in ${duration(e.mixingMin)}`,
   laterDay: (e) =>
     `Pour ${number(e.daysLater)} ${e.daysLater === 1 ? 'day' : 'days'} later: ${number(e.chancePct)} % chance of rain`,
   bagMiddleWater: (e, fmt) => `Back to ${fmt.litres(e.waterL)}: about ${fmt.strength(e.f28Mpa)}`,

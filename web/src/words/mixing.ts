@@ -75,8 +75,8 @@ export const mix = {
   parts: (dry: string, water: string, mpa: string) =>
     `${dry} and ${water} of water: about ${mpa} when it has cured.`,
   of: (amount: string, thing: string) => `${amount} of ${thing}`,
-  asked: (mpa: string | null, waterCement: string, air: string | null) =>
-    ` It has to be ${mpa === null ? 'no special strength' : `${mpa} or more`}, water/cement up to ${waterCement}${air === null ? '' : `, ${air} of air`}.`,
+  asked: (mpa: string | null, waterCement: string | null, air: string | null) =>
+    ` It has to be ${mpa === null ? 'no special strength' : `${mpa} or more`}${waterCement === null ? '' : `, water/cement up to ${waterCement}`}${air === null ? '' : `, ${air} of air`}.`,
   blocked: 'The mix cannot be told yet. What is missing is said at its field.',
   views: { ways: 'Ways to get it', batch: 'One batch', water: 'Water', feel: 'How it should feel' },
   viewsLabel: 'What is shown',
@@ -142,14 +142,60 @@ const crewRoles: Record<Enum<'CrewRole'>, [one: string, several: string]> = {
 
 const spelled: Record<number, string> = { 1: 'One', 2: 'Two', 3: 'Three', 4: 'Four', 5: 'Five', 6: 'Six' };
 
+/** What sets the time from one batch to the next. */
+export const paceBounds: Record<Enum<'PaceBound'>, string> = {
+  machine: 'the mixer sets the pace, hands wait for it',
+  hands: 'all hands are busy, the mixer waits for them',
+  mixing: 'mixing by hand sets the pace',
+  drillRests: 'the drill has to rest',
+};
+
+export const paceTasks: Record<Enum<'PaceTask'>, string> = {
+  charge: 'fetch and tip',
+  mix: 'mix',
+  watch: 'watch',
+  empty: 'empty, rinse',
+  barrow: 'wheel',
+  spread: 'spread',
+  strikeOff: 'strike off',
+};
+
+export const round = {
+  label: 'One round: who does what when',
+  mixer: 'Mixer',
+  hand: (n: number) => `Hand ${String(n)}`,
+  free: 'free',
+  title: (minutes: string, bound: string) => `A batch every ${minutes}: ${bound}.`,
+  part: (task: string, minutes: string) => `${task}, ${minutes}`,
+};
+
+/** The crew's own pace: minutes of one person. */
+export const pace = {
+  summary: 'How fast this crew is',
+  hint: 'Minutes of one person. Empty takes the usual.',
+  bagMin: 'Fetch and tip a bag of 25 kg',
+  bucketMin: 'Fill and tip 12 L by bucket',
+  shovelMin: 'Shovel in 12 L',
+  machineMin: 'The mixer turns',
+  drillMin: 'Mix 30 kg with the drill',
+  hoeMin: 'Mix 27 kg with a hoe',
+  emptyMin: 'Empty and rinse',
+  barrowMin: 'Fill and tip a barrow',
+  slabMin: 'Spread 10 L in a slab',
+  narrowMin: 'Fill 10 L in moulds and edges',
+  strikeMin: 'Strike off 1 m²',
+  restMin: 'Rest in each hour after the first',
+};
+
 export const load = {
   sentence: (n: string, size: string, every: string, total: string) =>
     `${n} batches of ${size}, one every ${every}: all mixed and placed in ${total}.`,
   one: (size: string, total: string) => `One batch of ${size}, placed in ${total}.`,
+  bags: (text: string) => (oneAtMost(text) ? 'bag' : 'bags'),
   bagsEach: (text: string) => `${text} ${oneAtMost(text) ? 'bag' : 'bags'}`,
   cementEach: (text: string) => `${text} of cement`,
   blocked: 'The batches cannot be told yet. What is missing is said at its field.',
-  views: { strip: 'Loads', plan: 'Where they lie', card: 'Yard card' },
+  views: { strip: 'Loads', plan: 'Where they lie', round: 'One round', card: 'Yard card' },
   strip: 'The loads, drawn to size',
   wayOut: 'way out',
   plan: (name: string) => `Which batch fills which part of ${name}`,
@@ -163,6 +209,7 @@ export const load = {
   capacity: 'Mixer takes',
   count: 'Batches',
   pace: 'A batch every',
+  mixing: 'Mixed and placed in',
   joint: 'Age at the joint',
   jointLimit: (limit: string) => `under ${limit}`,
   holdBack: 'Kept for patches',

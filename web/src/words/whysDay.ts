@@ -133,6 +133,7 @@ export const whysDay = {
       needsMpa: 'needs',
       sharePct: 'and of its full strength',
       leastHours: 'least age, hours',
+      leastEquivalentHours: 'least age as at 20 °C, hours',
       f28Mpa: 'full strength',
     },
   },

@@ -24,13 +24,14 @@ export const whysMixing = {
   },
   bagStrength: {
     title: 'Strength at 28 days',
-    formula: 'bag’s strength × F(water/cement) ÷ F(water/cement at its most water), up to 1.15 times',
+    formula:
+      'bag’s strength × F(water/cement) ÷ F(water/cement at the middle of its water), never more than the bag’s; dry sand and stone soak up a little of the water first',
     result: (v, fmt) => fmt.strength(v),
     inputs: {
       f28Mpa: 'on the bag',
       waterCement: 'water/cement',
-      atMostWaterCement: 'at the bag’s most water',
-      mostCredit: 'most that is claimed, times',
+      middleWaterCement: 'at the middle of its water',
+      soakedPct: 'of sand and stone, soaked up',
     },
   },
   partsWater: {
@@ -100,7 +101,8 @@ export const whysMixing = {
   },
   initialSet: {
     title: 'First set at 20 °C',
-    formula: 'bags: as labelled; parts: 5 h × √(water/cement ÷ 0.55)',
+    formula:
+      'bags: as labelled × √(water/cement ÷ that at the middle of its water); parts: 5 h × √(water/cement ÷ 0.55)',
     result: (v) => `${number(v, 2)} h`,
     inputs: { waterCement: 'water/cement', finalSetH: 'final set' },
   },
@@ -148,16 +150,35 @@ export const whysMixing = {
     result: litresResult,
     inputs: { leastL: 'at the least', mostL: 'at the most' },
   },
-  cycle: {
+  round: {
     title: 'A batch every',
-    formula: 'cycle of one person × what helpers save',
+    formula:
+      'the greatest of: the mixer’s own round (charge, mix, empty) ÷ mixers; all work ÷ hands; by hand or drill, charging and mixing ÷ those who can mix at once',
     result: (v) => duration(v),
     inputs: {
-      cycleMin: 'cycle, alone',
-      barrowM: 'barrow run',
+      chargeMin: 'fetch, open, tip',
+      mixMin: 'mix',
+      emptyMin: 'empty and rinse',
+      barrowMin: 'wheel',
+      spreadMin: 'spread and compact',
+      strikeMin: 'strike off',
+      labourMin: 'work of all hands',
       hands: 'hands',
       mixers: 'mixers running',
-      crewFactor: 'with helpers, times',
+    },
+  },
+  mixingTime: {
+    title: 'Mixed and placed in',
+    formula:
+      'rounds of all batches but the last, with rests and weariness, and the last one’s own way to struck off',
+    result: (v) => duration(v),
+    inputs: {
+      batches: 'batches',
+      roundMin: 'one round, rested',
+      lastMin: 'the last, from water to struck off',
+      restMin: 'rest in each hour after the first',
+      tonnesAHand: 'tonnes each one handles',
+      slowerPct: 'slower for each after the first',
     },
   },
   handsWanted: {

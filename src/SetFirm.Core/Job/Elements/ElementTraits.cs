@@ -41,6 +41,18 @@ public sealed record ElementTraits(bool OnGround, bool Flat, JointLayout Jointed
     /// <summary>It is turned out of a mould.</summary>
     public bool InMould => Mould is MouldKind.Pieces or MouldKind.FaceDown;
 
+    /// <summary>It is filled and tapped bit by bit, not raked out.</summary>
+    public bool Narrow => Mould != MouldKind.None || Section == SteelSection.Strip;
+
+    /// <summary>People walk on it.</summary>
+    public bool Walked => Flat || (InMould && Section != SteelSection.Counter);
+
+    /// <summary>A car may stand on it.</summary>
+    public bool Driven => Section == SteelSection.Slab;
+
+    /// <summary>Its faces are seen close by, and rubbed by hand.</summary>
+    public bool Sanded => InMould || Section == SteelSection.Counter;
+
     /// <summary>Boards hold it.</summary>
     public bool Boarded => Mould == MouldKind.None && Section != SteelSection.Footing;
 }

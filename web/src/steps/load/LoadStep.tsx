@@ -23,8 +23,10 @@ import {
 } from '../../words';
 import { FillPlan } from '../../drawing/FillPlan';
 import { LoadStrip } from '../../drawing/LoadStrip';
+import { RoundChart } from '../../drawing/RoundChart';
 import { explanationOf, useChosenElement, useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import { usePour } from '../../job/usePour';
+import { PaceFields } from './PaceFields';
 import classes from './LoadStep.module.css';
 
 type Load = NonNullable<PlanReport['load']>;
@@ -36,12 +38,13 @@ function sentenceOf(load: Load | null): string {
   const total = duration(load.mixingMin);
   return load.batches.length === 1
     ? words.one(batchSize(recipe), total)
-    : words.sentence(number(load.batches.length), batchSize(recipe), duration(load.startToStartMin), total);
+    : words.sentence(number(load.batches.length), batchSize(recipe), duration(load.round.minutes), total);
 }
 
 const figuresOf = (load: Load, format: Formats): Figure[] => [
   { label: words.count, value: number(load.batches.length), lead: true, why: { code: 'batchCount' } },
-  { label: words.pace, value: duration(load.startToStartMin), why: { code: 'cycle' } },
+  { label: words.mixing, value: duration(load.mixingMin), why: { code: 'mixingTime' } },
+  { label: words.pace, value: duration(load.round.minutes), why: { code: 'round' } },
   { label: words.capacity, value: format.litres(load.capacityL), why: { code: 'capacity' } },
   {
     label: words.joint,
@@ -152,6 +155,7 @@ export function LoadStep() {
                 format={format}
               />
             )}
+            {view === 'round' && <RoundChart round={load.round} />}
             {view === 'card' && batch && recipe && <YardCard batch={batch} recipe={recipe} load={load} />}
           </Views>
         )
@@ -221,6 +225,7 @@ export function LoadStep() {
           )}
           {load && <p className={classes.tasks}>{words.tasks(load.tasks)}</p>}
           {load && <MeasureOut load={load} />}
+          {load && <PaceFields document={document} load={load} />}
           <Notes under={['/mixing']} only={['note', 'caution']} />
         </>
       }

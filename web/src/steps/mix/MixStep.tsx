@@ -27,7 +27,7 @@ function askedOf(mix: MixReport, format: Formats): string {
   const { leastMpa, mostWaterCement, airShare } = mix.demand;
   return words.asked(
     leastMpa > 0 ? format.strength(leastMpa) : null,
-    fixed(mostWaterCement, 2),
+    mostWaterCement === null ? null : fixed(mostWaterCement, 2),
     airShare > 0 ? format.percent(airShare) : null,
   );
 }

@@ -1,0 +1,99 @@
+using System.Collections.Immutable;
+using NodaTime;
+
+namespace SetFirm.Core.Batching;
+
+/// <summary>One batch on the clock.</summary>
+/// <param name="Number">From 1.</param>
+/// <param name="WaterAdded">Its clock starts here.</param>
+/// <param name="Placed">It lies in the form.</param>
+/// <param name="StruckOff">It is level with the form.</param>
+public readonly record struct BatchTime(int Number, Instant WaterAdded, Instant Placed, Instant StruckOff);
+
+/// <summary>Hands that are called away from mixing and placing, hours from the first water.</summary>
+/// <param name="FromH">From here.</param>
+/// <param name="ToH">Until here.</param>
+/// <param name="Hands">How many.</param>
+public readonly record struct Away(double FromH, double ToH, int Hands);
+
+/// <summary>The batches one after another.</summary>
+/// <remarks>
+/// A batch takes its own minutes from water to form whoever helps; from one to the next it takes a round of <see cref="Pace"/>, slower with weariness, with rests after
+/// the first hour, and with fewer hands while some are called away.
+/// </remarks>
+public sealed record PourSchedule(ImmutableArray<BatchTime> Batches, Duration StartToStart, Duration JointAge)
+{
+    /// <summary>The last batch is struck off.</summary>
+    public Instant MixingEnds => Batches[^1].StruckOff;
+
+    /// <summary>From the first water until the last batch is struck off.</summary>
+    public Duration Mixing => MixingEnds - Batches[0].WaterAdded;
+
+    /// <summary>Nobody is called away.</summary>
+    /// <param name="load">The batches, and who makes them.</param>
+    /// <param name="start">Water into the first batch.</param>
+    public static PourSchedule Of(LoadPlan load, Instant start) => Of(load, start, []);
+
+    /// <param name="load">The batches, and who makes them.</param>
+    /// <param name="start">Water into the first batch.</param>
+    /// <param name="away">Who is not there when.</param>
+    public static PourSchedule Of(LoadPlan load, Instant start, ReadOnlySpan<Away> away)
+    {
+        ArgumentNullException.ThrowIfNull(load);
+        var (plan, pace, hands) = (load.Batches, load.Pace, load.Crew.Hands);
+        var times = ImmutableArray.CreateBuilder<BatchTime>(plan.Units.Length);
+        var (waterH, tonnes, oldestJointH, longestH) = (0.0, 0.0, 0.0, 0.0);
+        var joint = 0.0;
+        for (var i = 0; i < plan.Units.Length; i++)
+        {
+            var batch = pace.Of(plan.Units[i], Pace.Weary(tonnes));
+            tonnes += pace.TonnesAHand(plan.Units[i]);
+            var placedH = waterH + (batch.ToPlaced / 60);
+            // When this batch meets the one before, that one is this old, from its own water.
+            oldestJointH = i > 0 ? Math.Max(oldestJointH, placedH - joint) : 0;
+            times.Add(new BatchTime(i + 1, start + Duration.FromHours(waterH), start + Duration.FromHours(placedH), start + Duration.FromHours(waterH + (batch.Whole / 60))));
+            joint = waterH;
+            if (i < plan.Units.Length - 1)
+            {
+                waterH = After(waterH, batch, pace, hands, away);
+                longestH = Math.Max(longestH, waterH - joint);
+            }
+        }
+
+        return new PourSchedule(times.MoveToImmutable(), Duration.FromHours(plan.Units.Length > 1 ? longestH : pace.Of(plan.Units[0]).Whole / 60), Duration.FromHours(oldestJointH));
+    }
+
+    // The next batch begins when a round's work is done, by those who are there.
+    private static double After(double from, in BatchMinutes batch, in Pace pace, int hands, ReadOnlySpan<Away> away)
+    {
+        var (at, left) = (from, 1.0);
+        while (true)
+        {
+            var (there, until) = (hands, at < 1 ? 1 : double.PositiveInfinity);
+            foreach (var a in away)
+            {
+                if (a.FromH <= at && at < a.ToH)
+                {
+                    (there, until) = (there - a.Hands, Math.Min(until, a.ToH));
+                }
+                else if (a.FromH > at)
+                {
+                    until = Math.Min(until, a.FromH);
+                }
+            }
+
+            if (there > 0)
+            {
+                var needs = left * pace.Round(batch, there).Minutes / 60 / (at < 1 ? 1 : pace.WorkShare);
+                if (at + needs <= until)
+                {
+                    return at + needs;
+                }
+
+                left *= 1 - ((until - at) / needs);
+            }
+
+            at = until;
+        }
+    }
+}

@@ -1,0 +1,85 @@
+using System.Collections.Immutable;
+
+namespace SetFirm.Core.Batching;
+
+/// <summary>What somebody or something does in a stretch of a round.</summary>
+public readonly record struct RoundPart(PaceTask Task, double FromMin, double ToMin);
+
+/// <summary>One pair of hands, or the mixers.</summary>
+/// <param name="Hand">From 1; 0 is the mixer.</param>
+/// <param name="Parts">In order; between them nothing is to do.</param>
+public sealed record RoundLane(int Hand, ImmutableArray<RoundPart> Parts);
+
+/// <summary>Where the minutes of a round go, once it runs: who does what when from one batch to the next.</summary>
+/// <param name="Minutes">From one batch to the next.</param>
+/// <param name="Bound">What sets them.</param>
+/// <param name="Lanes">The mixer first, where a machine mixes, then every hand.</param>
+/// <remarks>
+/// Labour fills one hand after another in the order in which it comes up (McNaughton's rule: it fits, since the round is never shorter than all labour
+/// over all hands). Several mixers are shown as one that is so many times as quick.
+/// </remarks>
+public sealed record RoundChart(double Minutes, PaceBound Bound, ImmutableArray<RoundLane> Lanes)
+{
+    private const double Nothing = 1e-9;
+
+    public static RoundChart Of(LoadPlan load)
+    {
+        ArgumentNullException.ThrowIfNull(load);
+        var (pace, hands) = (load.Pace, load.Crew.Hands);
+        var batch = pace.Of(load.Batches.Units.Max());
+        var (round, bound) = pace.Round(batch, hands);
+        var machine = load.Place.Mixer.By == MixedBy.Machine;
+        var lanes = Enumerable.Range(0, hands).Select(_ => new List<RoundPart>()).ToArray();
+        var mixers = (double)Math.Min(load.Place.Crew.Mixers, hands);
+        List<RoundPart> turning = [];
+        Queue<(PaceTask Task, double Minutes)> rest = new();
+        if (machine)
+        {
+            // The batch before has just been emptied; this one is charged, turns, and is emptied at the end.
+            var at = 0.0;
+            foreach (var (task, minutes) in new[] { (PaceTask.Charge, batch.Charge), (PaceTask.Mix, batch.Mix), (PaceTask.Empty, batch.Empty) })
+            {
+                turning.Add(new RoundPart(task, at, at + (minutes / mixers)));
+                at += minutes / mixers;
+            }
+
+            rest.Enqueue((PaceTask.Charge, batch.Charge));
+            if (hands > 1)
+            {
+                rest.Enqueue((PaceTask.Watch, batch.Mix * PaceFigures.Watches));
+            }
+        }
+        else
+        {
+            rest.Enqueue((PaceTask.Charge, batch.Charge));
+            rest.Enqueue((PaceTask.Mix, batch.Mix));
+        }
+
+        foreach (var (task, minutes) in new[] { (PaceTask.Empty, batch.Empty), (PaceTask.Barrow, batch.Barrow), (PaceTask.Spread, batch.Spread), (PaceTask.StrikeOff, batch.StrikeOff) })
+        {
+            rest.Enqueue((task, minutes));
+        }
+
+        var (hand, from) = (0, 0.0);
+        while (rest.TryDequeue(out var next))
+        {
+            for (var left = next.Minutes; left > Nothing && hand < hands;)
+            {
+                var takes = Math.Min(left, round - from);
+                if (takes > Nothing)
+                {
+                    lanes[hand].Add(new RoundPart(next.Task, from, from + takes));
+                }
+
+                (left, from) = (left - takes, from + takes);
+                if (round - from <= Nothing)
+                {
+                    (hand, from) = (hand + 1, 0);
+                }
+            }
+        }
+
+        IEnumerable<RoundLane> all = lanes.Select((parts, i) => new RoundLane(i + 1, [.. parts]));
+        return new RoundChart(round, bound, [.. machine ? all.Prepend(new RoundLane(0, [.. turning])) : all]);
+    }
+}

@@ -112,7 +112,7 @@ public sealed class ServiceTests(Site site) : IClassFixture<Site>
         var forecast = JsonNode.Parse(first)!;
         forecast["simulated"]!.GetValue<bool>().ShouldBeTrue();
         forecast["days"]!.AsArray().Count.ShouldBe(14);
-        forecast["days"]![0]!["date"]!.GetValue<string>().ShouldBe("2027-05-04");
+        forecast["days"]![0]!["day"]!["date"]!.GetValue<string>().ShouldBe("2027-05-04");
         await (await site.Get("/api/forecast?timeZone=Middle/Earth")).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "unknown-time-zone");
     }
 

@@ -67,9 +67,47 @@ public sealed class WeatherTests(Site site) : IClassFixture<Site>
     {
         // 07:00 UTC is already the next day on the far side of the date line, and still Tuesday at home.
         async Task<string> FirstAsync(string zone) => (await (await site.Get($"/api/forecast?timeZone={zone}")).Content.ReadFromJsonAsync<JsonNode>(token))!
-            ["days"]![0]!["date"]!.GetValue<string>();
+            ["days"]![0]!["day"]!["date"]!.GetValue<string>();
         (await FirstAsync("Europe/Berlin")).ShouldBe("2027-05-04");
         (await FirstAsync("Pacific/Honolulu")).ShouldBe("2027-05-03");
+    }
+
+    [Fact]
+    public async Task Days_that_were_typed_stand_in_the_fortnight_with_where_they_come_from()
+    {
+        var document = await site.StartingJobAsync();
+        document["site"]!["typed"] = new JsonObject
+        {
+            ["on"] = "2027-05-04",
+            ["days"] = new JsonArray(new JsonObject
+            {
+                ["date"] = "2027-05-06", ["lowC"] = 21, ["highC"] = 33, ["windKmh"] = 9, ["sky"] = "clear", ["humidityPct"] = 40,
+                ["rainMorningPct"] = 0, ["rainAfternoonPct"] = 0, ["rainEveningPct"] = 0, ["rainNightPct"] = 0,
+            }),
+        };
+        var told = JsonNode.Parse(await (await site.Send(HttpMethod.Post, "/api/days", document.ToJsonString())).Content.ReadAsStringAsync(token))!;
+        told["simulated"]!.GetValue<bool>().ShouldBeTrue();
+        var days = told["days"]!.AsArray();
+        days.Select(d => d!["source"]!.GetValue<string>()).ShouldBe(Enumerable.Range(0, 14).Select(d => d == 2 ? "typed" : "simulated"));
+        days[2]!["day"]!["mostC"]!.GetValue<double>().ShouldBe(33, 0.5);
+        days[2]!["day"]!["rainChance"]!.GetValue<double>().ShouldBe(0, 1e-9);
+        document["timeZone"] = "Middle/Earth";
+        await (await site.Send(HttpMethod.Post, "/api/days", document.ToJsonString())).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "unknown-time-zone");
+    }
+
+    [Fact]
+    public async Task The_stand_in_follows_the_season_and_the_place_of_the_zone()
+    {
+        async Task<double> MeanAsync(string zone, string from)
+        {
+            var document = await site.StartingJobAsync();
+            (document["timeZone"], document["day"]!["date"]) = (zone, from);
+            var day = JsonNode.Parse(await (await site.Send(HttpMethod.Post, "/api/plan", new JsonObject { ["document"] = document }.ToJsonString())).Content.ReadAsStringAsync(token))!["day"]!;
+            return day["hours"]!.AsArray().Average(h => h!["airC"]!.GetValue<double>());
+        }
+
+        (await MeanAsync("Europe/Oslo", "2027-05-06")).ShouldBeLessThan(await MeanAsync("Africa/Cairo", "2027-05-06"));
+        (await MeanAsync("Europe/Berlin", "2028-01-20")).ShouldBeLessThan(await MeanAsync("Europe/Berlin", "2027-07-20") - 8);
     }
 
     private async Task<JsonNode> PlanAsync(string date)

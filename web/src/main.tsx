@@ -19,7 +19,7 @@ if (!root) throw new Error('the page has no root');
 createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={new QueryClient()}>
-      <MantineProvider theme={theme} cssVariablesResolver={cssVariables} defaultColorScheme="light">
+      <MantineProvider theme={theme} cssVariablesResolver={cssVariables} defaultColorScheme="auto">
         <BrowserRouter>
           <Routes>
             <Route path="/jobs/:id/:step?" element={<JobPage />} />

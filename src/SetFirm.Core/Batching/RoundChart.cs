@@ -33,6 +33,8 @@ public sealed record RoundChart(double Minutes, PaceBound Bound, ImmutableArray<
         var mixers = (double)Math.Min(load.Place.Crew.Mixers, hands);
         List<RoundPart> turning = [];
         Queue<(PaceTask Task, double Minutes)> rest = new();
+        List<(int Hand, double From, double To)> room = [];
+        var keeper = batch.Charge + (batch.Mix * PaceFigures.Watches);
         if (machine)
         {
             // The batch before has just been emptied; this one is charged, turns, and is emptied at the end.
@@ -42,41 +44,60 @@ public sealed record RoundChart(double Minutes, PaceBound Bound, ImmutableArray<
                 turning.Add(new RoundPart(task, at, at + (minutes / mixers)));
                 at += minutes / mixers;
             }
+        }
 
-            rest.Enqueue((PaceTask.Charge, batch.Charge));
-            if (hands > 1)
-            {
-                rest.Enqueue((PaceTask.Watch, batch.Mix * PaceFigures.Watches));
-            }
+        var kept = machine && hands > 1 && keeper + batch.Empty <= round;
+        if (kept)
+        {
+            // One keeps the mixer going, and helps out while it turns; the others wheel and lay.
+            lanes[0].Add(new RoundPart(PaceTask.Charge, 0, batch.Charge));
+            lanes[0].Add(new RoundPart(PaceTask.Watch, batch.Charge, keeper));
+            room.AddRange(Enumerable.Range(1, hands - 1).Select(h => (h, 0.0, round)));
+            room.Add((0, keeper, round - batch.Empty));
         }
         else
         {
             rest.Enqueue((PaceTask.Charge, batch.Charge));
-            rest.Enqueue((PaceTask.Mix, batch.Mix));
+            if (!machine)
+            {
+                rest.Enqueue((PaceTask.Mix, batch.Mix));
+            }
+            else if (hands > 1)
+            {
+                rest.Enqueue((PaceTask.Watch, batch.Mix * PaceFigures.Watches));
+            }
+
+            rest.Enqueue((PaceTask.Empty, batch.Empty));
+            room.AddRange(Enumerable.Range(0, hands).Select(h => (h, 0.0, round)));
         }
 
-        foreach (var (task, minutes) in new[] { (PaceTask.Empty, batch.Empty), (PaceTask.Barrow, batch.Barrow), (PaceTask.Spread, batch.Spread), (PaceTask.StrikeOff, batch.StrikeOff) })
+        foreach (var (task, minutes) in new[] { (PaceTask.Barrow, batch.Barrow), (PaceTask.Spread, batch.Spread), (PaceTask.StrikeOff, batch.StrikeOff) })
         {
             rest.Enqueue((task, minutes));
         }
 
-        var (hand, from) = (0, 0.0);
+        var (slot, from) = (0, room[0].From);
         while (rest.TryDequeue(out var next))
         {
-            for (var left = next.Minutes; left > Nothing && hand < hands;)
+            for (var left = next.Minutes; left > Nothing && slot < room.Count;)
             {
-                var takes = Math.Min(left, round - from);
+                var takes = Math.Min(left, room[slot].To - from);
                 if (takes > Nothing)
                 {
-                    lanes[hand].Add(new RoundPart(next.Task, from, from + takes));
+                    lanes[room[slot].Hand].Add(new RoundPart(next.Task, from, from + takes));
                 }
 
-                (left, from) = (left - takes, from + takes);
-                if (round - from <= Nothing)
+                (left, from) = (left - Math.Max(0, takes), from + Math.Max(0, takes));
+                if (room[slot].To - from <= Nothing && ++slot < room.Count)
                 {
-                    (hand, from) = (hand + 1, 0);
+                    from = room[slot].From;
                 }
             }
+        }
+
+        if (kept)
+        {
+            lanes[0].Add(new RoundPart(PaceTask.Empty, round - batch.Empty, round));
         }
 
         IEnumerable<RoundLane> all = lanes.Select((parts, i) => new RoundLane(i + 1, [.. parts]));

@@ -203,6 +203,12 @@ public readonly record struct BuyPlaces(Place Self)
 
 public readonly record struct SitePlaces(Place Self)
 {
+    public Place Latitude => Self.At(nameof(Latitude));
+
+    public Place Longitude => Self.At(nameof(Longitude));
+
+    public TypedPlaces Typed => new(Self.At(nameof(Typed)));
+
     public Place Fog => Self.At(nameof(Fog));
 
     public Place Windbreak => Self.At(nameof(Windbreak));
@@ -242,4 +248,12 @@ public readonly record struct CurePlaces(Place Self)
     public Place WakeFrom => Self.At(nameof(WakeFrom));
 
     public Place WakeUntil => Self.At(nameof(WakeUntil));
+}
+
+public readonly record struct TypedPlaces(Place Self)
+{
+    public Place Days => Self.At(nameof(Days));
+
+    /// <param name="index">From 0.</param>
+    public Place Day(int index) => Days[index];
 }

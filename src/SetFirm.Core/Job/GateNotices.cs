@@ -26,4 +26,11 @@ public abstract partial record Notice
 
     /// <summary>Weather from a file was named that the service does not have; the forecast stands in.</summary>
     public sealed record WeatherFileMissing : Notice;
+
+    /// <summary>A number is wanted.</summary>
+    public sealed record NumberMissing : Notice;
+
+    public sealed record LowAboveHigh(double LowC, double HighC) : Notice;
+
+    public sealed record DayTypedTwice : Notice;
 }

@@ -106,8 +106,62 @@ public sealed record SiteDocument
     /// <summary>Id of weather read from a file and kept by the service; empty takes the forecast.</summary>
     public required string WeatherFile { get; init; }
 
+    /// <summary>Degrees north; null takes the place of the time zone.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public double? Latitude { get; init; }
+
+    /// <summary>Degrees east; null takes the place of the time zone.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public double? Longitude { get; init; }
+
+    /// <summary>Days read off a phone; null where none were typed.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public TypedForecastDocument? Typed { get; init; }
+
     /// <summary>As the forecast has it.</summary>
     public static SiteDocument AsForecast { get; } = new() { Shelter = Shelter.Open, Shade = Shade.None, Windbreak = false, Fog = false, RainCover = false, WeatherFile = "" };
+}
+
+/// <summary>A forecast as a person read it off a phone.</summary>
+public sealed record TypedForecastDocument
+{
+    /// <summary>Local date on which it was read.</summary>
+    public required string On { get; init; }
+
+    public required IReadOnlyList<TypedDayDocument> Days { get; init; }
+}
+
+/// <summary>A day of it.</summary>
+public sealed record TypedDayDocument
+{
+    /// <summary>Local date.</summary>
+    public required string Date { get; init; }
+
+    /// <summary>°C.</summary>
+    public double? LowC { get; init; }
+
+    /// <summary>°C.</summary>
+    public double? HighC { get; init; }
+
+    /// <summary>km/h.</summary>
+    public double? WindKmh { get; init; }
+
+    public required Sky Sky { get; init; }
+
+    /// <summary>Per cent; null where the phone does not tell.</summary>
+    public double? HumidityPct { get; init; }
+
+    /// <summary>Chance of rain from six to noon, per cent.</summary>
+    public double? RainMorningPct { get; init; }
+
+    /// <summary>From noon to six.</summary>
+    public double? RainAfternoonPct { get; init; }
+
+    /// <summary>From six to midnight.</summary>
+    public double? RainEveningPct { get; init; }
+
+    /// <summary>In the night after, until six.</summary>
+    public double? RainNightPct { get; init; }
 }
 
 /// <summary>When it is poured.</summary>

@@ -33,6 +33,7 @@ public static class Planner
         ArgumentNullException.ThrowIfNull(job);
         ArgumentNullException.ThrowIfNull(weather);
         var gate = new Gate(job.Units);
+        weather = SiteWeather.Of(job, weather, gate);
         var elements = ElementPlanner.Shape(job.Elements, job.Mix.Id, job.Day.Split == PourSplit.EveryOther, gate);
         var site = JobReader.Build(job.Build, gate);
         var terms = JobReader.Buy(job.Buy, gate);
@@ -107,6 +108,7 @@ public static class Planner
     public static ImmutableArray<PourPlan> Pours(JobPlan plan, HourlyWeather weather, IReadOnlyList<JobEvent>? log = null, Instant? asOf = null)
     {
         ArgumentNullException.ThrowIfNull(plan);
+        weather = SiteWeather.Of(plan.Said, weather);
         var told = Told.Of(log ?? []);
         return
         [
@@ -132,6 +134,7 @@ public static class Planner
             Day = job.Day with { Date = someDay, Start = someHour },
             Pours = [.. job.Pours.Select(p => p.Id == pour ? p with { Date = someDay, Start = someHour } : p)],
         };
+        weather = SiteWeather.Of(job, weather);
         var gate = new Gate(job.Units);
         if (ElementPlanner.Shape(known.Elements, known.Mix.Id, known.Day.Split == PourSplit.EveryOther, gate) is not { } elements)
         {

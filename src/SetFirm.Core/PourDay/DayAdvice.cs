@@ -39,9 +39,9 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
         Joint();
         Rain();
         Drying();
-        if (weather.End < (plan.FinalSet ?? plan.DoneBy))
+        if (!plan.Foreseen)
         {
-            remarks.Warn(at.Date, new Notice.WeatherEndsEarly(HoursGiven: weather.Count));
+            remarks.Note(at.Date, new Notice.WeatherEndsEarly(HoursGiven: weather.Count));
         }
 
         HeatAndCold();
@@ -119,7 +119,7 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
         remarks.Why(
             new Why.RainChance(Hours: ((plan.FinalSet ?? plan.DoneBy) - plan.Start).TotalHours, NoGoPct: DayJudge.RainNoGo * 100, WarnPct: DayJudge.RainWarn * 100),
             plan.RainChance * 100, Source.SitePractice);
-        if (plan.RainChance <= DayJudge.RainWarn)
+        if (plan.RainChance <= DayJudge.RainWarn || !plan.Foreseen)
         {
             return;
         }

@@ -60,6 +60,7 @@ public readonly record struct DayHour(
 /// <param name="RainChance">Of rain from the first water to final set, 0-1.</param>
 /// <param name="Best">What comes of it if nothing is off.</param>
 /// <param name="Odds">And in many ways it may go.</param>
+/// <param name="Foreseen">Its weather is known until it has set; else only what is usual stands in, and no chance is told.</param>
 /// <param name="JointLimit">How old a batch may be when the next meets it.</param>
 /// <param name="Light">The run of daylight that it begins in, or the next one.</param>
 /// <param name="Zones">Parts finished as one.</param>
@@ -79,6 +80,7 @@ public sealed record DayPlan(
     double RainChance,
     DayOutcome Best,
     StartOdds Odds,
+    bool Foreseen,
     Duration JointLimit,
     Interval Light,
     ImmutableArray<ZonePlan> Zones,

@@ -65,7 +65,7 @@ public static class DayPlanner
         var plan = new DayPlan(
             pour, start, schedule, Temperature.FromCelsius(mixC), Temperature.FromCelsius(airC), Reached(best.Zones[0].InitialSetH), finalSet, doneBy, coverFrom,
             pour.Site.UnderSky ? weather.RainChance(start, finalSet ?? start + DaySimulation.Sight) : 0,
-            outcome, odds, judge.JointLimit(mixC), judge.Light(start), zones, tasks,
+            outcome, odds, start >= weather.Start && (finalSet ?? doneBy) <= weather.End, judge.JointLimit(mixC), judge.Light(start), zones, tasks,
             Hours(oldest, weather, pour.Site, start, until),
             pour.At(last, last.YoungestWaterH, last.PlacedH, pour.Mix, mixC, start));
         Explain(plan, task, youngest, remarks);
@@ -170,6 +170,11 @@ public static class DayPlanner
 
         remarks.Why(
             new Why.DoneBy(Zones: plan.Zones.Length, MixingMin: plan.Schedule.Mixing.TotalMinutes), (plan.DoneBy - plan.Start).TotalHours, Source.Aci302);
+        if (!plan.Foreseen)
+        {
+            return;
+        }
+
         remarks.Why(new Why.StartChance(Members: BandMembers, SetDoubtPct: Members.SetDoubt * 100), plan.Odds.Chance * 100, Source.SitePractice, Source.Aci305);
     }
 }

@@ -16,7 +16,7 @@ namespace SetFirm.Core.Telling;
 /// <param name="PeakEvaporation">Most in those hours, kg/m2/h.</param>
 /// <param name="CareEvaporation">From here take care, kg/m2/h.</param>
 /// <param name="ActEvaporation">From here take precautions, kg/m2/h.</param>
-/// <param name="Chance">That all goes well, 0-1: weather, set and crew.</param>
+/// <param name="Chance">That all goes well, 0-1: weather, set and crew; null where it is too far ahead to say.</param>
 /// <param name="Faults">What goes wrong when it does, the most frequent first.</param>
 /// <param name="Light">Of the day.</param>
 /// <param name="Hands">People.</param>
@@ -34,7 +34,7 @@ public sealed record DayReport(
     double PeakEvaporation,
     double CareEvaporation,
     double ActEvaporation,
-    double Chance,
+    double? Chance,
     IReadOnlyList<FaultShare> Faults,
     LightReport Light,
     int Hands,

@@ -17,8 +17,8 @@ internal static class DayTelling
         plan.PeakEvaporationKgM2H,
         Evaporation.CareKgPerM2H,
         Evaporation.ActKgPerM2H,
-        plan.Odds.Chance,
-        [.. plan.Odds.Faults.Select(f => new FaultShare(f.Fault, f.Share))],
+        plan.Foreseen ? plan.Odds.Chance : null,
+        [.. (plan.Foreseen ? plan.Odds.Faults : []).Select(f => new FaultShare(f.Fault, f.Share))],
         new LightReport(plan.Light.Start, plan.Light.End),
         plan.Crew.Hands,
         [

@@ -5,7 +5,7 @@ using NodaTime;
 
 namespace SetFirm.Core.Weather;
 
-/// <summary>A checked run of hourly weather. Between hours it is a straight line; outside it, the mean day of the run.</summary>
+/// <summary>A checked run of hourly weather. Between hours it is a straight line; outside it, the usual weather of the month and place, or where no place is known the mean day of the run.</summary>
 public sealed class HourlyWeather
 {
     /// <summary>A leap year of hours; more is refused.</summary>
@@ -17,6 +17,9 @@ public sealed class HourlyWeather
     /// <summary>What acts on a slab, four numbers an hour side by side: it is asked for hundreds of thousands of times.</summary>
     private readonly Vector256<double>[] surface;
     private readonly Vector256<double>[] surfaceMeanDay;
+
+    /// <summary>Beyond the run: an hour of each of 24 in each twelfth of the year; null takes the mean day.</summary>
+    private UsualTable? usual;
 
     /// <summary>What was asked for last: every zone of a pour asks for the same.</summary>
     private DaysBefore? before;
@@ -90,10 +93,17 @@ public sealed class HourlyWeather
     public string? File { get; private init; }
 
     /// <summary>The same hours, foreseen from another moment.</summary>
-    public HourlyWeather IssuedAt(Instant moment) => new(Start, hours) { Issued = moment, File = File };
+    public HourlyWeather IssuedAt(Instant moment) => new(Start, hours) { Issued = moment, File = File, usual = usual };
+
+    /// <summary>The same hours, with what is usual at the place beyond them.</summary>
+    public HourlyWeather Beyond(UsualWeather of)
+    {
+        ArgumentNullException.ThrowIfNull(of);
+        return new(Start, hours) { Issued = Issued, File = File, usual = new UsualTable(of, Start) };
+    }
 
     /// <summary>The same hours, with the file that they came from; empty for a forecast.</summary>
-    public HourlyWeather FromFile(string id) => new(Start, hours) { Issued = Issued, File = id };
+    public HourlyWeather FromFile(string id) => new(Start, hours) { Issued = Issued, File = id, usual = usual };
 
     /// <summary>The part of it between two moments, at least an hour; what it lacks at either end stays lacking.</summary>
     public HourlyWeather Between(Instant from, Instant to)
@@ -114,7 +124,7 @@ public sealed class HourlyWeather
             changed.Add(Fault(hour) is null ? hour : throw new ArgumentException($"hour {i} was changed to what cannot be"));
         }
 
-        return new HourlyWeather(Start, changed.MoveToImmutable()) { Issued = Issued, File = File };
+        return new HourlyWeather(Start, changed.MoveToImmutable()) { Issued = Issued, File = File, usual = usual };
     }
 
     /// <summary>What acts on a slab at a moment: straight lines between hours.</summary>
@@ -205,13 +215,48 @@ public sealed class HourlyWeather
         RainMm = a.RainMm + (times * b.RainMm),
     };
 
+    /// <summary>Usual hours, made once: twelve days of a year, told by how many hours they lie from the run's start.</summary>
+    private sealed class UsualTable
+    {
+        private const int Parts = 12;
+        private const double YearH = 365.25 * 24;
+
+        private readonly WeatherHour[] hours = new WeatherHour[Parts * 24];
+        private readonly Vector256<double>[] packed;
+
+        public UsualTable(UsualWeather of, Instant start)
+        {
+            for (var part = 0; part < Parts; part++)
+            {
+                // Whole days from the start, so that the hours of the day stay where they are.
+                var day = Math.Round((part + 0.5) * YearH / Parts / 24);
+                for (var h = 0; h < 24; h++)
+                {
+                    hours[(part * 24) + h] = of.At(start + Duration.FromHours((day * 24) + h));
+                }
+            }
+
+            packed = [.. hours.Select(SurfaceOf)];
+        }
+
+        public WeatherHour Hour(int index) => hours[At(index)];
+
+        public Vector256<double> Surface(int index) => packed[At(index)];
+
+        private static int At(int index)
+        {
+            var within = (index % YearH) + (index < 0 ? YearH : 0);
+            return (Math.Min(Parts - 1, (int)(within / (YearH / Parts))) * 24) + (((index % 24) + 24) % 24);
+        }
+    }
+
     private static Vector256<double> SurfaceOf(WeatherHour h) => Vector256.Create(h.AirC, h.Humidity, h.SlabWindKmh, h.SunWm2);
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private Vector256<double> Surface(int index) => (uint)index < (uint)surface.Length ? surface[index] : surfaceMeanDay[((index % 24) + 24) % 24];
+    private Vector256<double> Surface(int index) => (uint)index < (uint)surface.Length ? surface[index] : usual is null ? surfaceMeanDay[((index % 24) + 24) % 24] : usual.Surface(index);
 
     private WeatherHour Hour(int index) =>
-        index >= 0 && index < hours.Length ? hours[index] : meanDay[((index % 24) + 24) % 24];
+        index >= 0 && index < hours.Length ? hours[index] : usual?.Hour(index) ?? meanDay[((index % 24) + 24) % 24];
 }
 
 /// <summary>Mean air of a stretch of hours, °C.</summary>

@@ -11,5 +11,6 @@ internal interface IHourlyForecast
 
     /// <param name="from">First hour.</param>
     /// <param name="hours">How many.</param>
-    HourlyWeather Hours(Instant from, int hours);
+    /// <param name="place">Where; null takes a river town somewhere mild.</param>
+    HourlyWeather Hours(Instant from, int hours, SitePlace? place = null);
 }

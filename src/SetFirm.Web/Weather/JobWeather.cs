@@ -20,7 +20,7 @@ internal sealed class JobWeather(IHourlyForecast forecast, WeatherShelf shelf, I
     private const int MostKept = 64;
 
     // A job is planned with every key pressed; its days change once a day.
-    private readonly ConcurrentDictionary<(string File, Instant From, int Days), HourlyWeather> recent = new();
+    private readonly ConcurrentDictionary<(string File, SitePlace? Place, Instant From, int Days), HourlyWeather> recent = new();
 
     public HourlyWeather For(JobDocument job)
     {
@@ -29,12 +29,13 @@ internal sealed class JobWeather(IHourlyForecast forecast, WeatherShelf shelf, I
         if (InFile(job) is { } kept)
         {
             var length = FileDays + (LastDay(job) is { } last && last > day ? (last - day).Days : 0);
-            return Recent(kept.Id, day, length, () => kept.Weather.Between(day, day + Duration.FromDays(length)).FromFile(kept.Id));
+            return Recent(kept.Id, null, day, length, () => kept.Weather.Between(day, day + Duration.FromDays(length)).FromFile(kept.Id));
         }
 
         var from = Instant.Min(today, day);
         var days = Math.Min(MostDays, (today - from).Days + ForecastDays);
-        return Recent("", from, days, () => forecast.Hours(from, days * 24).IssuedAt(today).FromFile(""));
+        var place = SiteWeather.Place(job);
+        return Recent("", place, from, days, () => forecast.Hours(from, days * 24, place).IssuedAt(today).FromFile(""));
     }
 
     /// <summary>What is still ahead, from the hour that is running; of a file that ends before, the days from the job's on.</summary>
@@ -45,30 +46,31 @@ internal sealed class JobWeather(IHourlyForecast forecast, WeatherShelf shelf, I
         if (InFile(job) is { Weather: var weather } kept)
         {
             var from = weather.End > now ? Instant.Max(hour, weather.Start) : Day(job) ?? weather.Start;
-            return Recent(kept.Id, from, -ForecastDays, () => weather.Between(from, from + Duration.FromDays(ForecastDays)).FromFile(kept.Id));
+            return Recent(kept.Id, null, from, -ForecastDays, () => weather.Between(from, from + Duration.FromDays(ForecastDays)).FromFile(kept.Id));
         }
 
         var today = Today();
-        return Recent("", hour, -ForecastDays, () => forecast.Hours(hour, (ForecastDays * 24) - (int)(hour - today).TotalHours).IssuedAt(today).FromFile(""));
+        var place = SiteWeather.Place(job);
+        return Recent("", place, hour, -ForecastDays, () => forecast.Hours(hour, (ForecastDays * 24) - (int)(hour - today).TotalHours, place).IssuedAt(today).FromFile(""));
     }
 
-    /// <summary>Fourteen days from today on, or of a file from the day that it begins where that is later.</summary>
-    public HourlyWeather Days(string? file, LocalDate from)
+    /// <summary>Fourteen days from a day on; of a file where one is named, of the stand-in else.</summary>
+    public HourlyWeather Days(string? file, LocalDate from, SitePlace? place)
     {
         var today = Midnight(from);
         return file is { Length: > 0 } && shelf.Find(file) is { } kept
             ? kept.Weather.Between(today, today + Duration.FromDays(ForecastDays)).FromFile(file)
-            : forecast.Hours(today, ForecastDays * 24).FromFile("");
+            : forecast.Hours(today, ForecastDays * 24, place).FromFile("");
     }
 
-    private HourlyWeather Recent(string file, Instant from, int days, Func<HourlyWeather> make)
+    private HourlyWeather Recent(string file, SitePlace? place, Instant from, int days, Func<HourlyWeather> make)
     {
         if (recent.Count > MostKept)
         {
             recent.Clear();
         }
 
-        return recent.GetOrAdd((file, from, days), _ => make());
+        return recent.GetOrAdd((file, place, from, days), _ => make());
     }
 
     private KeptWeather? InFile(JobDocument job) => job.Site.WeatherFile.Length == 0 ? null : shelf.Find(job.Site.WeatherFile);

@@ -4,14 +4,14 @@ using SetFirm.Core.Weather;
 
 namespace SetFirm.Web.Weather;
 
-/// <summary>A stand-in for a forecast: the mild, changeable spring of a made-up river town, whatever the calendar says.</summary>
-/// <remarks>A function of the hour and the seed only, so every run sees the same weather for the same day.</remarks>
+/// <summary>A stand-in for a forecast: changeable weather about what is usual for the season and the place.</summary>
+/// <remarks>A function of the hour, the place and the seed only, so every run sees the same weather for the same day.</remarks>
 internal sealed class SimulatedForecast(ulong seed = SimulatedForecast.DefaultSeed) : IHourlyForecast
 {
     public const ulong DefaultSeed = 20260502;
-    private const double Sunrise = 5.5;
-    private const double Sunset = 20.5;
-    private const int LocalHoursAheadOfUtc = 1;
+
+    /// <summary>Where nobody says where: a mild river town.</summary>
+    private static readonly SitePlace Somewhere = new(50, 10);
 
     private enum Channel : ulong
     {
@@ -25,13 +25,14 @@ internal sealed class SimulatedForecast(ulong seed = SimulatedForecast.DefaultSe
 
     public bool IsSimulated => true;
 
-    public HourlyWeather Hours(Instant from, int hours)
+    public HourlyWeather Hours(Instant from, int hours, SitePlace? place = null)
     {
+        var usual = new UsualWeather(place ?? Somewhere);
         var first = from.ToUnixTimeSeconds() / 3600;
         var made = ImmutableArray.CreateBuilder<WeatherHour>(hours);
         for (var i = 0; i < hours; i++)
         {
-            made.Add(Hour(first + i));
+            made.Add(Hour(first + i, usual));
         }
 
         return HourlyWeather.TryCreate(Instant.FromUnixTimeSeconds(first * 3600), made.MoveToImmutable()) is WeatherCheck.Sound sound
@@ -39,26 +40,25 @@ internal sealed class SimulatedForecast(ulong seed = SimulatedForecast.DefaultSe
             : throw new InvalidOperationException("the stand-in made impossible weather");
     }
 
-    private WeatherHour Hour(long unixHour)
+    private WeatherHour Hour(long unixHour, UsualWeather usual)
     {
-        var local = unixHour + LocalHoursAheadOfUtc;
-        var (day, hour) = ((double)local / 24, (double)(((local % 24) + 24) % 24));
+        var at = Instant.FromUnixTimeSeconds(unixHour * 3600);
+        // Days turn at the sun's midnight there.
+        var (day, hour) = (((double)unixHour / 24) + (usual.Place.Longitude / 360), usual.SolarHour(at));
         var cloud = Smooth(Channel.Cloud, day);
         var wet = Math.Clamp((Smooth(Channel.Wet, day) - 0.55) / 0.3, 0, 1) * cloud;
         var swing = (3 + (4 * Smooth(Channel.Swing, day))) * (1 - (0.5 * cloud));
-        var mean = 9 + (9 * Smooth(Channel.Warmth, day * 0.6));
+        var mean = usual.MeanC(at) + (9 * (Smooth(Channel.Warmth, day * 0.6) - 0.5));
         var air = mean + (swing * Math.Cos(2 * Math.PI * (hour - 15) / 24));
         var afternoon = Math.Max(0, Math.Sin(Math.PI * (hour - 6) / 18));
         var wind = 4 + (16 * Smooth(Channel.Wind, day)) + (6 * afternoon);
-        var humidity = Math.Clamp(0.68 - (0.028 * (air - mean)) + (0.22 * wet) - (0.004 * (wind - 12)), 0.3, 0.97);
+        var humidity = Math.Clamp(0.70 - (0.06 * usual.Season(at)) - (0.028 * (air - mean)) + (0.22 * wet) - (0.004 * (wind - 12)), 0.3, 0.97);
         var shower = Math.Exp(-Math.Pow((hour - (8 + (12 * Noise(Channel.ShowerHour, (long)Math.Floor(day))))) / 3, 2));
         var chance = Math.Clamp((wet * 0.12) + (wet * 0.45 * shower) + (cloud * 0.004), 0, 0.9);
-        var sun = hour <= Sunrise || hour >= Sunset
-            ? 0
-            : 820 * Math.Sin(Math.PI * (hour - Sunrise) / (Sunset - Sunrise)) * (1 - (0.72 * cloud));
+        var sun = Sun.ClearSkyWm2(usual.Place, at) * (1 - (0.72 * cloud));
         return new WeatherHour
         {
-            AirC = Math.Round(air, 1),
+            AirC = Math.Round(Math.Clamp(air, -55, 55), 1),
             Humidity = Math.Round(humidity, 2),
             WindKmh = Math.Round(wind, 1),
             SunWm2 = Math.Round(Math.Max(0, sun)),

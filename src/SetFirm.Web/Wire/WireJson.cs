@@ -47,6 +47,12 @@ internal static class WireJson
             schema.Properties?.Clear();
             schema.Required?.Clear();
         }
+        else if (type.IsEnum && schema.Enum is { } names)
+        {
+            // Where it may be null the reference says so, whichever place was walked first.
+            schema.Enum = [.. names.Where(n => n is not null && n.GetValueKind() == JsonValueKind.String)];
+            schema.Type &= ~JsonSchemaType.Null;
+        }
 
         return Task.CompletedTask;
     }

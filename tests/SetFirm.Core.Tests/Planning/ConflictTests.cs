@@ -117,13 +117,13 @@ public sealed class ConflictTests
         foreach (var weather in new[] { Hot, Mild, Sunny(4, 0.8, 10, 100) })
         {
             var day = Plans.Of(Samples.Terrace(), weather).Day!;
-            day.Chance.ShouldBeInRange(0, 1);
+            day.Chance!.Value.ShouldBeInRange(0, 1);
             day.Faults.Select(f => f.Share).ShouldBeInOrder(SortDirection.Descending);
-            day.Faults.ShouldAllBe(f => f.Share > 0 && f.Share <= 1 - day.Chance + 1e-9);
+            day.Faults.ShouldAllBe(f => f.Share > 0 && f.Share <= 1 - day.Chance!.Value + 1e-9);
         }
 
-        Plans.Of(Samples.Terrace(), Mild).Day!.Chance.ShouldBeGreaterThan(0.9);
-        Plans.Of(Samples.Terrace(), Hot).Day!.Chance.ShouldBeLessThan(0.2);
+        Plans.Of(Samples.Terrace(), Mild).Day!.Chance!.Value.ShouldBeGreaterThan(0.9);
+        Plans.Of(Samples.Terrace(), Hot).Day!.Chance!.Value.ShouldBeLessThan(0.2);
     }
 
     [Fact]

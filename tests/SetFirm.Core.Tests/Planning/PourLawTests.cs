@@ -60,7 +60,7 @@ public sealed class PourLawTests
         var job = Some(6, 2, WorkDays.Any);
         var kept = Planner.Plan(job, warm, pour: "stones.casting-2");
         var anew = Planner.Plan(job, cool, pour: "stones.casting-2");
-        var again = kept.Pour!.Again(cool, Core.Events.Told.Nothing, null, new Remarks());
+        var again = kept.Pour!.Again(SiteWeather.Of(job, cool), Core.Events.Told.Nothing, null, new Remarks());
         again.Day!.DoneBy.ShouldBe(anew.Pour!.Day!.DoneBy);
         again.Day.Odds.Chance.ShouldBe(anew.Pour.Day.Odds.Chance);
         again.Cure!.WetUntil.ShouldBe(anew.Pour.Cure!.WetUntil);

@@ -22,7 +22,7 @@ public sealed class StartsTests
         {
             var day = Plans.Of(job with { Day = job.Day with { Date = hour.Date, Start = $"{hour.Hour:00}:00" } }, weather).Day!;
             day.Start.ShouldBe(hour.At);
-            day.Chance.ShouldBe(hour.Chance, 0.25); // forty ways against two hundred
+            day.Chance!.Value.ShouldBe(hour.Chance, 0.25); // forty ways against two hundred
             day.DoneBy.ShouldBeInRange(hour.DoneEarliest - Duration.FromMinutes(30), hour.DoneLatest + Duration.FromMinutes(30));
         }
     }

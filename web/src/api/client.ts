@@ -71,7 +71,7 @@ export type Meets = Schemas['Meets'];
 export type PlanPoint = Schemas['PlanPoint'];
 export type Bag = Schemas['BagDto'];
 export type Problem = Schemas['ProblemDetails'];
-export type WeatherDay = Schemas['WeatherDay'];
+export type ForecastDay = Schemas['ForecastDay'];
 
 export const http = createFetchClient<paths>({ baseUrl: window.location.origin });
 export const api = createClient(http);

@@ -36,6 +36,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["DaysAhead"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/weather-files": {
         parameters: {
             query?: never;
@@ -822,10 +838,7 @@ export interface components {
          * @enum {unknown}
          */
         CounterCasting: "inPlace" | "faceDown";
-        /**
-         * @description A part of an element that is poured by itself, with a mix of its own.
-         * @enum {unknown}
-         */
+        /** @enum {unknown} */
         Course: "base" | "topping" | "bed" | "slurry";
         /**
          * @description What a person does while it is poured.
@@ -1010,9 +1023,9 @@ export interface components {
             actEvaporation: number;
             /**
              * Format: double
-             * @description That all goes well, 0-1: weather, set and crew.
+             * @description That all goes well, 0-1: weather, set and crew; null where it is too far ahead to say.
              */
-            chance: number;
+            chance: null | number;
             /** @description What goes wrong when it does, the most frequent first. */
             faults: components["schemas"]["FaultShare"][];
             /** @description Of the day. */
@@ -1743,12 +1756,19 @@ export interface components {
             /** @description A length: how deep it stands. */
             depth: string;
         };
+        /** @description A day, and where its weather comes from. */
+        ForecastDay: {
+            /** @description In a line. */
+            day: components["schemas"]["WeatherDay"];
+            /** @description Of its hours. */
+            source: components["schemas"]["WeatherSource"];
+        };
         /** @description Fourteen days, a line a day. */
         ForecastDto: {
-            /** @description True for the stand-in; the screen says so. */
+            /** @description True where any of it is the stand-in; the screen says so. */
             simulated: boolean;
-            /** @description From today in the zone asked for, or from the day asked for. */
-            days: components["schemas"]["WeatherDay"][];
+            /** @description From today in the zone, or from the day asked for. */
+            days: components["schemas"]["ForecastDay"][];
         };
         /** @description What holds a pour while it sets. */
         FormsDocument: {
@@ -3312,7 +3332,7 @@ export interface components {
             young: boolean;
         };
         /** @description What a finding says, with its facts. A closed family: every room states its own beside the rule, words belong to the browser. */
-        Notice: components["schemas"]["NoticeMixersWithoutHands"] | components["schemas"]["NoticeMixerTooSmall"] | components["schemas"]["NoticeBatchTooHeavy"] | components["schemas"]["NoticeDrillRests"] | components["schemas"]["NoticeWantsMixer"] | components["schemas"]["NoticeHeavyBatch"] | components["schemas"]["NoticeWhereTimeGoes"] | components["schemas"]["NoticeWantsHelper"] | components["schemas"]["NoticeMoreThanADay"] | components["schemas"]["NoticeCureStoppedEarly"] | components["schemas"]["NoticeCannotBeKeptWet"] | components["schemas"]["NoticeDriesOverNight"] | components["schemas"]["NoticeFrostNight"] | components["schemas"]["NoticeColdCure"] | components["schemas"]["NoticeWettingMissed"] | components["schemas"]["NoticeCoatTooLate"] | components["schemas"]["NoticeFrozenYoung"] | components["schemas"]["NoticeWeakerFromHeat"] | components["schemas"]["NoticeMilestoneOutOfSight"] | components["schemas"]["NoticeOutOfRange"] | components["schemas"]["NoticeTooMany"] | components["schemas"]["NoticeAirNeverTrowelled"] | components["schemas"]["NoticeToppingBetween"] | components["schemas"]["NoticeToppingBonded"] | components["schemas"]["NoticeUnknownBoard"] | components["schemas"]["NoticeBoardTooLow"] | components["schemas"]["NoticeDigBelowBoard"] | components["schemas"]["NoticePlyTooStiff"] | components["schemas"]["NoticeBendNeedsKerfs"] | components["schemas"]["NoticeCurveOfManyEdges"] | components["schemas"]["NoticeFallTooFlat"] | components["schemas"]["NoticeFallFlatAtHouse"] | components["schemas"]["NoticeFallToWall"] | components["schemas"]["NoticeBaseThinnerThanAdvised"] | components["schemas"]["NoticeFootingBelowFrost"] | components["schemas"]["NoticeQuantityUnread"] | components["schemas"]["NoticeUnknownTimeZone"] | components["schemas"]["NoticeNothingToPour"] | components["schemas"]["NoticeFileDamaged"] | components["schemas"]["NoticeFileUnitUnknown"] | components["schemas"]["NoticeFileUnitUnsupported"] | components["schemas"]["NoticeFileWithoutOutline"] | components["schemas"]["NoticeFileTooManyPoints"] | components["schemas"]["NoticeWeatherFileMissing"] | components["schemas"]["NoticeSameId"] | components["schemas"]["NoticeUnknownElement"] | components["schemas"]["NoticeUnknownMix"] | components["schemas"]["NoticeNoSuchPanel"] | components["schemas"]["NoticeNoSuchCasting"] | components["schemas"]["NoticeWhichCasting"] | components["schemas"]["NoticeNoSuchCourse"] | components["schemas"]["NoticePouredTwice"] | components["schemas"]["NoticeEmptyPour"] | components["schemas"]["NoticePoursWaitForEachOther"] | components["schemas"]["NoticeTwoMixesInOnePour"] | components["schemas"]["NoticeMouldStillFull"] | components["schemas"]["NoticePouredBeforeItsBase"] | components["schemas"]["NoticeBulkheadStillStands"] | components["schemas"]["NoticeNotAWorkingDay"] | components["schemas"]["NoticeJointOutside"] | components["schemas"]["NoticePanelTooLong"] | components["schemas"]["NoticePanelTooSlender"] | components["schemas"]["NoticeCornerWithoutJoint"] | components["schemas"]["NoticeJointDeeperThanGroover"] | components["schemas"]["NoticeRepeatJoints"] | components["schemas"]["NoticeNoWayOut"] | components["schemas"]["NoticeBeyondReach"] | components["schemas"]["NoticeUnknownBag"] | components["schemas"]["NoticeMixWithoutCement"] | components["schemas"]["NoticeWaterOverBagLimit"] | components["schemas"]["NoticeWaterUnderBagLimit"] | components["schemas"]["NoticeWaterCementOutsideTable"] | components["schemas"]["NoticeThicknessOutsideMix"] | components["schemas"]["NoticeStoneTooLarge"] | components["schemas"]["NoticeExposureWaterCement"] | components["schemas"]["NoticeWetForOutdoors"] | components["schemas"]["NoticeExposureStrength"] | components["schemas"]["NoticeExposureAir"] | components["schemas"]["NoticeRapidTakesItsOwn"] | components["schemas"]["NoticeTooMuchRetarder"] | components["schemas"]["NoticeTooMuchPigment"] | components["schemas"]["NoticeAirNotForBags"] | components["schemas"]["NoticeRetardedAndAccelerated"] | components["schemas"]["NoticePigmentByLabel"] | components["schemas"]["NoticePlasticisedSegregates"] | components["schemas"]["NoticeCoarselyMeasured"] | components["schemas"]["NoticeAntifreezeIsNoCover"] | components["schemas"]["NoticeColdJoint"] | components["schemas"]["NoticeWeatherEndsEarly"] | components["schemas"]["NoticeRainBeforeSet"] | components["schemas"]["NoticeDryingFast"] | components["schemas"]["NoticeDriesBeforeItBleeds"] | components["schemas"]["NoticeColdWeather"] | components["schemas"]["NoticeMixTooCold"] | components["schemas"]["NoticeMixTooHot"] | components["schemas"]["NoticeMixOutOfReach"] | components["schemas"]["NoticeWaterScalds"] | components["schemas"]["NoticeMixingStops"] | components["schemas"]["NoticeZonesCollide"] | components["schemas"]["NoticeOutsideWorkingHours"] | components["schemas"]["NoticeAfterDark"] | components["schemas"]["NoticeRapidSetsAsPlaced"] | components["schemas"]["NoticeTooFewEdges"] | components["schemas"]["NoticeTurnsDoNotClose"] | components["schemas"]["NoticeOutlineGap"] | components["schemas"]["NoticeOutlineNotSolvable"] | components["schemas"]["NoticeEdgeBackwards"] | components["schemas"]["NoticeOutlineCrosses"] | components["schemas"]["NoticeOpeningOutside"] | components["schemas"]["NoticeOpeningsOverlap"] | components["schemas"]["NoticeTapesTooShort"] | components["schemas"]["NoticeTapesTooFarApart"] | components["schemas"]["NoticeCheckTapeMisfit"] | components["schemas"]["NoticePresetCannotBe"] | components["schemas"]["NoticeBendTooTight"] | components["schemas"]["NoticeTooNarrow"] | components["schemas"]["NoticeCurbWantsTwo"] | components["schemas"]["NoticeCurbLeansAway"] | components["schemas"]["NoticeEaseTooLarge"] | components["schemas"]["NoticeFieldTooThin"] | components["schemas"]["NoticeTwoPours"] | components["schemas"]["NoticeNoProbes"] | components["schemas"]["NoticeChlorideRustsSteel"] | components["schemas"]["NoticeUnknownBar"] | components["schemas"]["NoticeSteelDoesNotFit"] | components["schemas"]["NoticeShedHoldsNothing"] | components["schemas"]["NoticeBagsGrowOld"] | components["schemas"]["NoticeTooHeavyForCar"] | components["schemas"]["NoticeHeavyPiece"] | components["schemas"]["NoticeCausticCement"] | components["schemas"]["NoticeDustWhenTipping"] | components["schemas"]["NoticeHeavyLift"] | components["schemas"]["NoticeMixerGuard"] | components["schemas"]["NoticeMarkServices"] | components["schemas"]["NoticeWashOut"] | components["schemas"]["NoticeStructuralWork"] | components["schemas"]["NoticeWeatherFileDamaged"] | components["schemas"]["NoticeWeatherColumnMissing"] | components["schemas"]["NoticeWeatherUnitUnknown"] | components["schemas"]["NoticeWeatherGap"] | components["schemas"]["NoticeWeatherValueMissing"] | components["schemas"]["NoticeWeatherHourSkipped"] | components["schemas"]["NoticeWeatherHourTwice"] | components["schemas"]["NoticeWeatherTooLong"] | components["schemas"]["NoticeWeatherWithout"] | components["schemas"]["NoticeWeatherTypicalYear"] | components["schemas"]["NoticeWeatherLeapDay"];
+        Notice: components["schemas"]["NoticeMixersWithoutHands"] | components["schemas"]["NoticeMixerTooSmall"] | components["schemas"]["NoticeBatchTooHeavy"] | components["schemas"]["NoticeDrillRests"] | components["schemas"]["NoticeWantsMixer"] | components["schemas"]["NoticeHeavyBatch"] | components["schemas"]["NoticeWhereTimeGoes"] | components["schemas"]["NoticeWantsHelper"] | components["schemas"]["NoticeMoreThanADay"] | components["schemas"]["NoticeCureStoppedEarly"] | components["schemas"]["NoticeCannotBeKeptWet"] | components["schemas"]["NoticeDriesOverNight"] | components["schemas"]["NoticeFrostNight"] | components["schemas"]["NoticeColdCure"] | components["schemas"]["NoticeWettingMissed"] | components["schemas"]["NoticeCoatTooLate"] | components["schemas"]["NoticeFrozenYoung"] | components["schemas"]["NoticeWeakerFromHeat"] | components["schemas"]["NoticeMilestoneOutOfSight"] | components["schemas"]["NoticeOutOfRange"] | components["schemas"]["NoticeTooMany"] | components["schemas"]["NoticeAirNeverTrowelled"] | components["schemas"]["NoticeToppingBetween"] | components["schemas"]["NoticeToppingBonded"] | components["schemas"]["NoticeUnknownBoard"] | components["schemas"]["NoticeBoardTooLow"] | components["schemas"]["NoticeDigBelowBoard"] | components["schemas"]["NoticePlyTooStiff"] | components["schemas"]["NoticeBendNeedsKerfs"] | components["schemas"]["NoticeCurveOfManyEdges"] | components["schemas"]["NoticeFallTooFlat"] | components["schemas"]["NoticeFallFlatAtHouse"] | components["schemas"]["NoticeFallToWall"] | components["schemas"]["NoticeBaseThinnerThanAdvised"] | components["schemas"]["NoticeFootingBelowFrost"] | components["schemas"]["NoticeQuantityUnread"] | components["schemas"]["NoticeUnknownTimeZone"] | components["schemas"]["NoticeNothingToPour"] | components["schemas"]["NoticeFileDamaged"] | components["schemas"]["NoticeFileUnitUnknown"] | components["schemas"]["NoticeFileUnitUnsupported"] | components["schemas"]["NoticeFileWithoutOutline"] | components["schemas"]["NoticeFileTooManyPoints"] | components["schemas"]["NoticeWeatherFileMissing"] | components["schemas"]["NoticeNumberMissing"] | components["schemas"]["NoticeLowAboveHigh"] | components["schemas"]["NoticeDayTypedTwice"] | components["schemas"]["NoticeSameId"] | components["schemas"]["NoticeUnknownElement"] | components["schemas"]["NoticeUnknownMix"] | components["schemas"]["NoticeNoSuchPanel"] | components["schemas"]["NoticeNoSuchCasting"] | components["schemas"]["NoticeWhichCasting"] | components["schemas"]["NoticeNoSuchCourse"] | components["schemas"]["NoticePouredTwice"] | components["schemas"]["NoticeEmptyPour"] | components["schemas"]["NoticePoursWaitForEachOther"] | components["schemas"]["NoticeTwoMixesInOnePour"] | components["schemas"]["NoticeMouldStillFull"] | components["schemas"]["NoticePouredBeforeItsBase"] | components["schemas"]["NoticeBulkheadStillStands"] | components["schemas"]["NoticeNotAWorkingDay"] | components["schemas"]["NoticeJointOutside"] | components["schemas"]["NoticePanelTooLong"] | components["schemas"]["NoticePanelTooSlender"] | components["schemas"]["NoticeCornerWithoutJoint"] | components["schemas"]["NoticeJointDeeperThanGroover"] | components["schemas"]["NoticeRepeatJoints"] | components["schemas"]["NoticeNoWayOut"] | components["schemas"]["NoticeBeyondReach"] | components["schemas"]["NoticeUnknownBag"] | components["schemas"]["NoticeMixWithoutCement"] | components["schemas"]["NoticeWaterOverBagLimit"] | components["schemas"]["NoticeWaterUnderBagLimit"] | components["schemas"]["NoticeWaterCementOutsideTable"] | components["schemas"]["NoticeThicknessOutsideMix"] | components["schemas"]["NoticeStoneTooLarge"] | components["schemas"]["NoticeExposureWaterCement"] | components["schemas"]["NoticeWetForOutdoors"] | components["schemas"]["NoticeExposureStrength"] | components["schemas"]["NoticeExposureAir"] | components["schemas"]["NoticeRapidTakesItsOwn"] | components["schemas"]["NoticeTooMuchRetarder"] | components["schemas"]["NoticeTooMuchPigment"] | components["schemas"]["NoticeAirNotForBags"] | components["schemas"]["NoticeRetardedAndAccelerated"] | components["schemas"]["NoticePigmentByLabel"] | components["schemas"]["NoticePlasticisedSegregates"] | components["schemas"]["NoticeCoarselyMeasured"] | components["schemas"]["NoticeAntifreezeIsNoCover"] | components["schemas"]["NoticeColdJoint"] | components["schemas"]["NoticeWeatherEndsEarly"] | components["schemas"]["NoticeRainBeforeSet"] | components["schemas"]["NoticeDryingFast"] | components["schemas"]["NoticeDriesBeforeItBleeds"] | components["schemas"]["NoticeColdWeather"] | components["schemas"]["NoticeMixTooCold"] | components["schemas"]["NoticeMixTooHot"] | components["schemas"]["NoticeMixOutOfReach"] | components["schemas"]["NoticeWaterScalds"] | components["schemas"]["NoticeMixingStops"] | components["schemas"]["NoticeZonesCollide"] | components["schemas"]["NoticeOutsideWorkingHours"] | components["schemas"]["NoticeAfterDark"] | components["schemas"]["NoticeRapidSetsAsPlaced"] | components["schemas"]["NoticeTooFewEdges"] | components["schemas"]["NoticeTurnsDoNotClose"] | components["schemas"]["NoticeOutlineGap"] | components["schemas"]["NoticeOutlineNotSolvable"] | components["schemas"]["NoticeEdgeBackwards"] | components["schemas"]["NoticeOutlineCrosses"] | components["schemas"]["NoticeOpeningOutside"] | components["schemas"]["NoticeOpeningsOverlap"] | components["schemas"]["NoticeTapesTooShort"] | components["schemas"]["NoticeTapesTooFarApart"] | components["schemas"]["NoticeCheckTapeMisfit"] | components["schemas"]["NoticePresetCannotBe"] | components["schemas"]["NoticeBendTooTight"] | components["schemas"]["NoticeTooNarrow"] | components["schemas"]["NoticeCurbWantsTwo"] | components["schemas"]["NoticeCurbLeansAway"] | components["schemas"]["NoticeEaseTooLarge"] | components["schemas"]["NoticeFieldTooThin"] | components["schemas"]["NoticeTwoPours"] | components["schemas"]["NoticeNoProbes"] | components["schemas"]["NoticeChlorideRustsSteel"] | components["schemas"]["NoticeUnknownBar"] | components["schemas"]["NoticeSteelDoesNotFit"] | components["schemas"]["NoticeShedHoldsNothing"] | components["schemas"]["NoticeBagsGrowOld"] | components["schemas"]["NoticeTooHeavyForCar"] | components["schemas"]["NoticeHeavyPiece"] | components["schemas"]["NoticeCausticCement"] | components["schemas"]["NoticeDustWhenTipping"] | components["schemas"]["NoticeHeavyLift"] | components["schemas"]["NoticeMixerGuard"] | components["schemas"]["NoticeMarkServices"] | components["schemas"]["NoticeWashOut"] | components["schemas"]["NoticeStructuralWork"] | components["schemas"]["NoticeWeatherFileDamaged"] | components["schemas"]["NoticeWeatherColumnMissing"] | components["schemas"]["NoticeWeatherUnitUnknown"] | components["schemas"]["NoticeWeatherGap"] | components["schemas"]["NoticeWeatherValueMissing"] | components["schemas"]["NoticeWeatherHourSkipped"] | components["schemas"]["NoticeWeatherHourTwice"] | components["schemas"]["NoticeWeatherTooLong"] | components["schemas"]["NoticeWeatherWithout"] | components["schemas"]["NoticeWeatherTypicalYear"] | components["schemas"]["NoticeWeatherLeapDay"];
         NoticeAfterDark: {
             /** @enum {string} */
             code: "afterDark";
@@ -3515,6 +3535,10 @@ export interface components {
             edges: number;
             /** Format: double */
             lengthM: number;
+        };
+        NoticeDayTypedTwice: {
+            /** @enum {string} */
+            code: "dayTypedTwice";
         };
         NoticeDigBelowBoard: {
             /** @enum {string} */
@@ -3733,6 +3757,14 @@ export interface components {
             /** Format: double */
             atMm: number;
         };
+        NoticeLowAboveHigh: {
+            /** @enum {string} */
+            code: "lowAboveHigh";
+            /** Format: double */
+            lowC: number;
+            /** Format: double */
+            highC: number;
+        };
         NoticeMarkServices: {
             /** @enum {string} */
             code: "markServices";
@@ -3877,6 +3909,11 @@ export interface components {
         NoticeNothingToPour: {
             /** @enum {string} */
             code: "nothingToPour";
+        };
+        /** @description A number is wanted. */
+        NoticeNumberMissing: {
+            /** @enum {string} */
+            code: "numberMissing";
         };
         NoticeOpeningOutside: {
             /** @enum {string} */
@@ -4547,7 +4584,7 @@ export interface components {
             unit: null | components["schemas"]["OutlineFileUnit"];
         };
         /** @enum {unknown} */
-        OutlineFileUnit: "millimetres" | "centimetres" | "metres" | "inches" | "feet" | null;
+        OutlineFileUnit: "millimetres" | "centimetres" | "metres" | "inches" | "feet";
         /** @description A bag of the user's own, as its label has it. */
         OwnBagDocument: {
             /** @description Its id in documents; begins with `own-`. */
@@ -4885,7 +4922,7 @@ export interface components {
             airPct: number;
         };
         /** @enum {unknown} */
-        PartsSchool: "oneTwoThree" | "oneFourBallast" | "oneTwoFour" | "oneSixBallast" | "leanSplit" | "richSplit" | "richBallast" | "fineSand" | "sandBed" | "polymerSand" | null;
+        PartsSchool: "oneTwoThree" | "oneFourBallast" | "oneTwoFour" | "oneSixBallast" | "leanSplit" | "richSplit" | "richBallast" | "fineSand" | "sandBed" | "polymerSand";
         /**
          * @description One pass over the surface, in working order.
          * @enum {unknown}
@@ -5283,12 +5320,28 @@ export interface components {
             rainCover: boolean;
             /** @description Id of weather read from a file and kept by the service; empty takes the forecast. */
             weatherFile: string;
+            /**
+             * Format: double
+             * @description Degrees north; null takes the place of the time zone.
+             */
+            latitude?: null | number;
+            /**
+             * Format: double
+             * @description Degrees east; null takes the place of the time zone.
+             */
+            longitude?: null | number;
+            typed?: null | components["schemas"]["TypedForecastDocument"];
         };
         /** @description An element in plan: start of each edge, and the edges. */
         SketchDto: {
             corners: components["schemas"]["PlanPoint"][];
             edges: components["schemas"]["EdgeReport"][];
         };
+        /**
+         * @description What a phone draws over a day.
+         * @enum {unknown}
+         */
+        Sky: "clear" | "broken" | "grey";
         /**
          * @description What a slab carries, and how its joints run.
          * @enum {unknown}
@@ -5461,10 +5514,7 @@ export interface components {
              */
             longestM: number;
         };
-        /**
-         * @description What is put in against cracks.
-         * @enum {unknown}
-         */
+        /** @enum {unknown} */
         SteelSchool: "none" | "fibre" | "mesh" | "barGrid" | "twoRows" | "scrim";
         /**
          * @description The steps of a job, in working order.
@@ -5637,6 +5687,58 @@ export interface components {
          * @enum {unknown}
          */
         ToldTemperature: "air" | "mix" | "slab" | "water";
+        /** @description A day of it. */
+        TypedDayDocument: {
+            /** @description Local date. */
+            date: string;
+            /**
+             * Format: double
+             * @description °C.
+             */
+            lowC?: null | number;
+            /**
+             * Format: double
+             * @description °C.
+             */
+            highC?: null | number;
+            /**
+             * Format: double
+             * @description km/h.
+             */
+            windKmh?: null | number;
+            sky: components["schemas"]["Sky"];
+            /**
+             * Format: double
+             * @description Per cent; null where the phone does not tell.
+             */
+            humidityPct?: null | number;
+            /**
+             * Format: double
+             * @description Chance of rain from six to noon, per cent.
+             */
+            rainMorningPct?: null | number;
+            /**
+             * Format: double
+             * @description From noon to six.
+             */
+            rainAfternoonPct?: null | number;
+            /**
+             * Format: double
+             * @description From six to midnight.
+             */
+            rainEveningPct?: null | number;
+            /**
+             * Format: double
+             * @description In the night after, until six.
+             */
+            rainNightPct?: null | number;
+        };
+        /** @description A forecast as a person read it off a phone. */
+        TypedForecastDocument: {
+            /** @description Local date on which it was read. */
+            on: string;
+            days: components["schemas"]["TypedDayDocument"][];
+        };
         /**
          * @description The system a job is shown in, and that a number without a unit is read in.
          * @enum {unknown}
@@ -5835,6 +5937,11 @@ export interface components {
              */
             slabWindKmh: number;
         };
+        /**
+         * @description Where a day's weather comes from.
+         * @enum {unknown}
+         */
+        WeatherSource: "simulated" | "typed" | "file";
         WettingReport: {
             /** @description When it is due. */
             at: components["schemas"]["Instant"];
@@ -6581,8 +6688,6 @@ export interface operations {
         parameters: {
             query?: {
                 timeZone?: string;
-                file?: string;
-                from?: string;
             };
             header?: never;
             path?: never;
@@ -6597,6 +6702,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ForecastDto"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    DaysAhead: {
+        parameters: {
+            query?: {
+                from?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JobDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ForecastDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Unprocessable Entity */

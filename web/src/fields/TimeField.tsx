@@ -1,9 +1,10 @@
-import { TextInput } from '@mantine/core';
+import { timeTyped } from '../format/typed';
 import { useEditing } from '../job/JobContext';
 import type { Pointer } from '../job/pointer';
+import { TypedField } from './TypedField';
 import { useWrong } from './useWrong';
 
-/** A local time that the job keeps. */
+/** A local time that the job keeps, on a clock of 24 hours. */
 export function TimeField({
   at,
   label,
@@ -17,18 +18,17 @@ export function TimeField({
   onSay?: (time: string) => void;
 }) {
   const { set } = useEditing();
-  const wrong = useWrong(at);
   return (
-    <TextInput
-      size="sm"
-      type="time"
-      style={{ flex: '1 1 110px' }}
+    <TypedField
       label={label}
       value={value}
-      error={wrong}
-      onChange={(e) => {
-        if (onSay) onSay(e.currentTarget.value);
-        else set(at, e.currentTarget.value);
+      error={useWrong(at)}
+      placeholder="08:30"
+      width={110}
+      read={timeTyped}
+      onSay={(time) => {
+        if (onSay) onSay(time);
+        else set(at, time);
       }}
     />
   );

@@ -7,9 +7,11 @@ export const day = {
   last: (pass: string, opens: string, closes: string) => ` ${pass} between ${opens} and ${closes}.`,
   blocked: 'The day cannot be told yet. What is missing is said at its field, here or in an earlier step.',
   views: { hours: 'The day', starts: 'When to start' },
-  sides: { when: 'When', site: 'Site and weather', passes: 'Passes' },
+  sides: { when: 'When', forecast: 'Forecast', site: 'Site', passes: 'Passes' },
   sidesLabel: 'What to change or look up',
   chance: 'All goes well',
+  tooFar: 'too far to say',
+  tooFarAhead: ' How likely it goes well is too far ahead to say.',
   wrong: (chance: string, fault: string | null) =>
     ` All goes well in ${chance} of 100 cases${fault === null ? '.' : `; when not, mostly because ${fault}.`}`,
   people: 'People',
@@ -176,7 +178,47 @@ export const coatNames: Record<string, string> = {
 };
 
 /** The weather a job takes, and what stands over it. */
+export const skies: Record<Enum<'Sky'>, string> = {
+  clear: 'Clear',
+  broken: 'Broken cloud',
+  grey: 'Grey',
+};
+
+/** Where the weather of a day comes from. */
+export const weatherSources: Record<Enum<'WeatherSource'>, string> = {
+  simulated: 'made up',
+  typed: 'typed',
+  file: 'from the file',
+};
+
+/** A forecast typed off a phone. */
+export const typed = {
+  hint: 'Type what your phone says: three days take a minute. Days without a line keep the forecast below.',
+  kept: (on: string) => `Typed on ${on}. It is kept with the job; look again before you pour.`,
+  start: 'Type the first day',
+  addDay: 'Add the next day',
+  dropDay: 'Take this day out',
+  dayOf: (weekday: string, day: string) => `${weekday} ${day}`,
+  date: 'Day',
+  low: 'Low, °C',
+  high: 'High, °C',
+  sky: 'Sky',
+  wind: 'Wind, km/h',
+  humidity: 'Humidity, %',
+  notTold: 'not told',
+  rain: 'Chance of rain, %',
+  rainMorningPct: '6–12',
+  rainAfternoonPct: '12–18',
+  rainEveningPct: '18–24',
+  rainNightPct: 'night',
+};
+
 export const site = {
+  place: 'Where it lies',
+  latitude: 'Latitude, °N',
+  longitude: 'Longitude, °E',
+  asZone: 'as the time zone',
+  placeHint: 'For the sun’s course and the usual weather; taken over into the next job.',
   shelter: 'Over it',
   shade: 'Sun',
   windbreak: 'Something breaks the wind',

@@ -213,7 +213,7 @@ const findings: Sentences<Notice> = {
   coldJoint: (f) =>
     `A batch is ${duration(f.ageMin)} old when the next meets it; after ${duration(f.limitMin)} they no longer join.`,
   weatherEndsEarly: () =>
-    'The forecast does not reach this day. A typical day of it stands in; look again nearer the time.',
+    'Nobody knows the weather of this day yet. What is usual for the month and the place stands in; look again nearer the time.',
   rainBeforeSet: (f) =>
     `Rain before it sets: ${number(f.chancePct)} % chance. ${f.limitPct > 20 ? 'Not without a cover on hand.' : 'Have a cover on hand.'}`,
   dryingFast: (f, fmt) =>
@@ -233,6 +233,9 @@ const findings: Sentences<Notice> = {
   afterDark: (f) => `${passes[f.pass]} falls into the dark. Start earlier, or have lights ready.`,
   outsideWorkingHours: (f) =>
     `Nobody begins at this hour: you said from ${clock(f.hoursFrom)} until ${clock(f.hoursUntil)}.`,
+  numberMissing: () => 'A number is wanted here.',
+  lowAboveHigh: (f, fmt) => `The low, ${fmt.celsius(f.lowC)}, is above the high, ${fmt.celsius(f.highC)}.`,
+  dayTypedTwice: () => 'This day stands above already.',
   weatherFileMissing: () =>
     'The weather file of this job is not here. The forecast stands in; read the file again.',
   weatherFileDamaged: (f) =>

@@ -168,7 +168,7 @@ function Week() {
         {words.week}
       </h2>
       <ul className={classes.weekDays}>
-        {forecast.data.days.map((d) => (
+        {forecast.data.days.map(({ day: d }) => (
           <li key={d.date} data-dry={d.dry}>
             <b>{calendarDay(d.date).weekday}</b>
             <span>{calendarDay(d.date).day}</span>

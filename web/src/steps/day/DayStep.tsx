@@ -1,11 +1,11 @@
-import { Group, Loader, SegmentedControl, TextInput, UnstyledButton } from '@mantine/core';
+import { Group, Loader, SegmentedControl, UnstyledButton } from '@mantine/core';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, http, type DayReport, type WeatherDay } from '../../api/client';
+import { http, type DayReport, type ForecastDay } from '../../api/client';
 import { StartGrid } from '../../drawing/StartGrid';
 import { Views } from '../../common/Views';
 import { DayTimeline } from '../../drawing/DayTimeline';
-import { findingsAt, useDocument, useEditing, usePlanned } from '../../job/JobContext';
+import { useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import { usePour } from '../../job/usePour';
 import { calendarDay, number, type Formats } from '../../format/format';
 import { Heard } from '../../common/Heard';
@@ -17,15 +17,16 @@ import {
   day as words,
   fields,
   mix as mixWords,
-  findingText,
   dayFaultReasons,
   passes,
   passSigns,
   steps,
+  weatherSources,
 } from '../../words';
+import { DateField } from '../../fields/DateField';
 import { TimeField } from '../../fields/TimeField';
-import type { Pointer } from '../../job/pointer';
 import { SiteFields } from './SiteFields';
+import { TypedForecast } from './TypedForecast';
 import classes from './DayStep.module.css';
 
 function sentenceOf(day: DayReport | null, format: Formats): string {
@@ -39,7 +40,9 @@ function sentenceOf(day: DayReport | null, format: Formats): string {
       format.time(day.doneBy),
     ) +
     (last ? words.last(passes[last.pass], format.time(last.opens), format.time(last.closes)) : '') +
-    words.wrong(number(day.chance * 100), day.faults[0] ? dayFaultReasons[day.faults[0].fault] : null)
+    (day.chance === null
+      ? words.tooFarAhead
+      : words.wrong(number(day.chance * 100), day.faults[0] ? dayFaultReasons[day.faults[0].fault] : null))
   );
 }
 
@@ -50,7 +53,12 @@ const sheenOf = (day: DayReport, format: Formats): string => {
 };
 
 const figuresOf = (day: DayReport, format: Formats): Figure[] => [
-  { label: words.chance, value: format.percent(day.chance), lead: true, why: { code: 'startChance' } },
+  {
+    label: words.chance,
+    value: day.chance === null ? words.tooFar : format.percent(day.chance),
+    lead: true,
+    why: { code: 'startChance' },
+  },
   { label: words.rainChance, value: format.percent(day.rainChance), why: { code: 'rainChance' } },
   { label: words.peak, value: format.evaporation(day.peakEvaporation), why: { code: 'evaporation' } },
   { label: words.mixC, value: format.celsius(day.mixC), why: { code: 'mixTemperature' } },
@@ -83,19 +91,20 @@ function DayPicker({
   onPick,
   format,
 }: {
-  days: WeatherDay[];
+  days: ForecastDay[];
   date: string;
   onPick: (date: string) => void;
   format: Formats;
 }) {
   return (
     <div className={classes.days} role="group" aria-label={fields.day}>
-      {days.map((d) => {
+      {days.map(({ day: d, source }) => {
         const text = calendarDay(d.date);
         return (
           <UnstyledButton
             key={d.date}
             className={classes.day}
+            data-source={source}
             aria-pressed={d.date === date}
             onClick={() => {
               onPick(d.date);
@@ -114,6 +123,7 @@ function DayPicker({
               <Heard>{words.heardRain}</Heard>
               {format.percent(d.rainChance)}
               <Heard>{words.heardWind(format.wind(d.windKmh))}</Heard>
+              {source === 'typed' && <em>{weatherSources[source]}</em>}
             </span>
           </UnstyledButton>
         );
@@ -202,28 +212,25 @@ export function DayStep() {
   const [side, setSide] = useState<keyof typeof words.sides>('when');
   const [view, setView] = useState<keyof typeof words.views>('hours');
   const document = useDocument();
-  const { report, sections } = usePlanned();
+  const { sections } = usePlanned();
   const { format } = useEditing();
   const { date: shown, start: begins, at, change } = usePour();
-  const forecast = api.useQuery(
-    'get',
-    '/api/forecast',
-    {
-      params: {
-        query: {
-          timeZone: document.timeZone,
-          ...(document.site.weatherFile === ''
-            ? {}
-            : { file: document.site.weatherFile, from: fortnightOf(shown) }),
-        },
-      },
+  const { site, timeZone, units } = document;
+  const from = site.weatherFile === '' ? undefined : fortnightOf(shown);
+  const forecast = useQuery({
+    queryKey: ['days', site, timeZone, units, from],
+    queryFn: async ({ signal }) => {
+      const { data } = await http.POST('/api/days', {
+        params: { query: from === undefined ? {} : { from } },
+        body: document,
+        signal,
+      });
+      if (!data) throw new Error();
+      return data;
     },
-    { staleTime: 600_000 },
-  );
-  const wrong = (at: Pointer) => {
-    const found = findingsAt(report, at).find((f) => f.severity === 'error');
-    return found ? findingText(found.says, format) : undefined;
-  };
+    placeholderData: keepPreviousData,
+    staleTime: 600_000,
+  });
   const day = sections.day;
   return (
     <StepLayout
@@ -284,20 +291,18 @@ export function DayStep() {
                     change({ start });
                   }}
                 />
-                <TextInput
-                  size="sm"
-                  type="date"
-                  style={{ flex: '1 1 140px' }}
+                <DateField
+                  at={at.date}
                   label={fields.otherDay}
                   value={shown}
-                  error={wrong(at.date)}
-                  onChange={(e) => {
-                    change({ date: e.currentTarget.value });
+                  onSay={(date) => {
+                    change({ date });
                   }}
                 />
               </Group>
             </>
           )}
+          {side === 'forecast' && <TypedForecast first={shown} />}
           {side === 'site' && <SiteFields />}
           {side === 'passes' && day && <Windows day={day} format={format} />}
           {side === 'passes' && day && (

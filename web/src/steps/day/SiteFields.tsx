@@ -2,6 +2,7 @@ import { Button, Checkbox, FileButton, Group } from '@mantine/core';
 import { useState } from 'react';
 import { api, http, type Finding } from '../../api/client';
 import { number } from '../../format/format';
+import { Amount } from '../../fields/Amount';
 import { Notes } from '../../fields/Notes';
 import { TimeField } from '../../fields/TimeField';
 import { Pick } from '../../common/Pick';
@@ -148,6 +149,24 @@ export function SiteFields() {
         <TimeField at="/day/workFrom" label={words.workFrom} value={day.workFrom} />
         <TimeField at="/day/workUntil" label={words.workUntil} value={day.workUntil} />
       </Group>
+      <p className={classes.label}>{words.place}</p>
+      <Group gap="xs" align="flex-start">
+        <Amount
+          at="/site/latitude"
+          value={site.latitude}
+          label={words.latitude}
+          optional
+          placeholder={words.asZone}
+        />
+        <Amount
+          at="/site/longitude"
+          value={site.longitude}
+          label={words.longitude}
+          optional
+          placeholder={words.asZone}
+        />
+      </Group>
+      <p className={classes.simulated}>{words.placeHint}</p>
       <WeatherFile />
     </>
   );

@@ -178,18 +178,25 @@ public static class LoadAdvice
     ];
 
     /// <summary>The different batches of a plan, the largest first.</summary>
-    public static IReadOnlyList<BatchRecipe> Recipes(LoadPlan load, Recipe recipe)
+    /// <param name="load">The batches.</param>
+    /// <param name="recipe">What is mixed.</param>
+    /// <param name="fibreKgPerM3">Stirred in; 0 for none.</param>
+    public static IReadOnlyList<BatchRecipe> Recipes(LoadPlan load, Recipe recipe, double fibreKgPerM3 = 0)
     {
         ArgumentNullException.ThrowIfNull(load);
         ArgumentNullException.ThrowIfNull(recipe);
-        return [.. load.Batches.Units.Distinct().OrderDescending().Select(s => recipe.Batch(s, load.Batches.Units.Count(u => u == s), load.FirstWater))];
+        BatchRecipe One(int units) => recipe.Batch(units, load.Batches.Units.Count(u => u == units), load.FirstWater);
+        BatchRecipe WithFibre(BatchRecipe batch) => fibreKgPerM3 <= 0
+            ? batch
+            : batch with { Measures = batch.Measures.Insert(batch.Measures.Length - 1, new Measure(MeasuredThing.Fibre, "", null, 0, 0, fibreKgPerM3 * batch.VolumeL / 1000)) };
+        return [.. load.Batches.Units.Distinct().OrderDescending().Select(s => WithFibre(One(s)))];
     }
 
     /// <summary>What goes into the mixer, as far as the order goes.</summary>
-    public static MixerLoad Order(Recipe recipe)
+    public static MixerLoad Order(Recipe recipe, bool fibre = false)
     {
         ArgumentNullException.ThrowIfNull(recipe);
-        var load = MixerLoad.Of(recipe.Doses);
+        var load = MixerLoad.Of(recipe.Doses) with { Fibre = fibre };
         return recipe switch
         {
             BaggedRecipe bagged => load with { Bagged = true, AddedCement = bagged.CementAddedKg > 0 },

@@ -23,6 +23,9 @@ public enum LoadingStep
     SecondBagToPlan,
     PowderSlowly,
     RestOfWaterByEye,
+
+    /// <summary>Sprinkled in last.</summary>
+    Fibre,
     MixOn,
 }
 
@@ -38,6 +41,9 @@ public readonly record struct LoadingMove(LoadingStep Step, int Seconds);
 /// <param name="Additive">There is any other additive.</param>
 public sealed record MixerLoad(bool Bagged, bool Ballast, bool Stone, bool AddedCement, bool Colour, bool Additive)
 {
+    /// <summary>Fibre is stirred in.</summary>
+    public bool Fibre { get; init; }
+
     public static MixerLoad Of(IReadOnlyCollection<Dose> doses) => new(
         false, false, false, false, doses.Any(d => d.Kind == Mixes.Additive.Pigment), doses.Any(d => d.Kind != Mixes.Additive.Pigment));
 }
@@ -45,6 +51,8 @@ public sealed record MixerLoad(bool Bagged, bool Ballast, bool Stone, bool Added
 /// <summary>In which order things go in, and for how long. Source: site practice (tune).</summary>
 public static class LoadingOrder
 {
+    private const int FibreSeconds = 30;
+
     public static IReadOnlyList<LoadingMove> For(Mixer mixer, MixerLoad load)
     {
         ArgumentNullException.ThrowIfNull(load);
@@ -56,7 +64,10 @@ public static class LoadingOrder
             Mixer.Tub or Mixer.Barrow => ByHand(load),
             _ => throw new System.Diagnostics.UnreachableException(),
         };
-        return [.. moves.OfType<LoadingMove>()];
+        LoadingMove[] order = [.. moves.OfType<LoadingMove>()];
+        // Before it mixes on, or last of all.
+        var at = Array.FindLastIndex(order, m => m.Step == LoadingStep.MixOn);
+        return !load.Fibre ? order : [.. order[..Math.Max(0, at)], new LoadingMove(LoadingStep.Fibre, FibreSeconds), .. order[Math.Max(0, at)..]];
     }
 
     private static IEnumerable<LoadingMove?> Drum(MixerLoad load) =>

@@ -87,6 +87,8 @@ public readonly record struct SteelPlaces(Place Self)
 
 public readonly record struct BuildPlaces(Place Self)
 {
+    public Place Plastic => Self.At(nameof(Plastic));
+
     public Place Base => Self.At(nameof(Base));
 
     public Place StringAbove => Self.At(nameof(StringAbove));

@@ -36,7 +36,7 @@ public static class SiteWeather
         var (site, at) = (job.Site, Places.Site);
         var sound = (site.Latitude is not { } north || gate.InRange(at.Latitude, north, -90, 90, RangeUnit.Degrees))
             & (site.Longitude is not { } east || gate.InRange(at.Longitude, east, -180, 180, RangeUnit.Degrees));
-        var guess = SitePlace.OfZone(job.TimeZone);
+        var guess = SitePlace.OfZone(job.TimeZone) ?? ByClock(job.TimeZone);
         return sound && (site.Latitude ?? guess?.Latitude) is { } latitude && (site.Longitude ?? guess?.Longitude) is { } longitude ? new SitePlace(latitude, longitude) : guess;
     }
 
@@ -57,7 +57,8 @@ public static class SiteWeather
         var (days, dates) = (ImmutableArray.CreateBuilder<TypedDay>(), new HashSet<LocalDate>());
         for (var i = 0; i < said.Days.Count; i++)
         {
-            if (Day(said.Days[i], at.Day(i), gate) is not { } day)
+            // A line that nobody has written a number into yet waits.
+            if (IsEmpty(said.Days[i]) || Day(said.Days[i], at.Day(i), gate) is not { } day)
             {
                 continue;
             }
@@ -73,6 +74,18 @@ public static class SiteWeather
 
         return days.ToImmutable();
     }
+
+    // A zone that names no place tells how far east it lies; halfway to the pole is as good a guess as any.
+    private static SitePlace? ByClock(string zone)
+    {
+        const double halfway = 45, degreesAnHour = 15;
+        return DateTimeZoneProviders.Tzdb.GetZoneOrNull(zone) is { } known
+            ? new SitePlace(halfway, Math.Clamp(known.GetZoneInterval(Instant.FromUtc(2027, 1, 1, 0, 0)).StandardOffset.ToTimeSpan().TotalHours * degreesAnHour, -180, 180))
+            : null;
+    }
+
+    private static bool IsEmpty(TypedDayDocument d) =>
+        d is { LowC: null, HighC: null, WindKmh: null, HumidityPct: null, RainMorningPct: null, RainAfternoonPct: null, RainEveningPct: null, RainNightPct: null };
 
     private static TypedDay? Day(TypedDayDocument said, Place at, Gate gate)
     {

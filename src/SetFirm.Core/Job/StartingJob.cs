@@ -19,7 +19,8 @@ public static class StartingJob
     /// <param name="units">Their system; sizes are said in it.</param>
     /// <param name="timeZone">IANA zone of the site.</param>
     /// <param name="day">First guess at the day.</param>
-    public static JobDocument Of(string name, UnitSystem units, string timeZone, LocalDate day)
+    /// <param name="kind">What is poured.</param>
+    public static JobDocument Of(string name, UnitSystem units, string timeZone, LocalDate day, StartKind kind = StartKind.Slab)
     {
         var us = units == UnitSystem.Us;
         return new JobDocument
@@ -29,31 +30,24 @@ public static class StartingJob
             Name = name,
             Units = units,
             TimeZone = timeZone,
-            Elements = [Pad(us)],
+            Elements = [StartKinds.Element(kind, units) with { Id = "element-1" }],
             Build = new BuildDocument
             {
                 Sold = units,
                 Soil = Soil.Sound,
                 Frost = Frost.None,
                 Base = "",
-                Plastic = false,
+                // A sheet under it keeps steel off bare earth.
+                Plastic = kind is StartKind.Slab or StartKind.Drive or StartKind.TwoCourse,
                 StringAbove = us ? "4\"" : "100 mm",
                 Stock = [],
                 Ticked = [],
             },
-            Mixes = [new BaggedMixDocument
-            {
-                Id = "mix-1",
-                Exposure = Exposure.NoFreezing,
-                Containers = Containers(units),
-                Additives = new AdditivesDocument(),
-                Bag = us ? BagCatalogue.DefaultUs : BagCatalogue.DefaultMetric,
-                WaterPerBag = "",
-            }],
+            Mixes = [Mix(kind, units)],
             Pours = [],
             Mixing = new MixingDocument
             {
-                Mixer = new DrumDocument { Size = us ? "5 ft3" : "140 L" },
+                Mixer = MixerFor(kind, us),
                 Hands = 2,
                 BarrowRun = us ? "30 ft" : "10 m",
                 WaterC = 12,
@@ -84,7 +78,8 @@ public static class StartingJob
         return last.Units != start.Units || last.Build.Sold != start.Build.Sold ? start : start with
         {
             Mix = start.Mix with { Containers = last.Mix.Containers },
-            Mixing = last.Mixing with { WantedMixC = null, WaterC = start.Mixing.WaterC },
+            Mixing = last.Mixing with { Mixer = start.Mixing.Mixer is DrumDocument ? last.Mixing.Mixer : start.Mixing.Mixer, WantedMixC = null, WaterC = start.Mixing.WaterC },
+            Site = start.Site with { Latitude = last.Site.Latitude, Longitude = last.Site.Longitude },
             Buy = last.Buy with { Shed = [], Extras = [] },
         };
     }
@@ -97,19 +92,34 @@ public static class StartingJob
         return new ContainersDocument { Cement = bucket, Sand = bucket, Stone = bucket, Water = new ContainerDocument { Kind = ContainerKind.Jug, Size = us ? "1 qt" : "1 L" } };
     }
 
-    private static SlabDocument Pad(bool us)
-    {
-        var (length, width) = us ? ("6 ft", "4 ft") : ("1.8 m", "1.2 m");
-        return new SlabDocument
+    private static MixDocument Mix(StartKind kind, UnitSystem units) => StartKinds.Bag(kind, units) is { } bag
+        ? new BaggedMixDocument
         {
-            Id = "element-1",
-            Name = "Slab",
-            Outline = new PresetOutlineDocument { Shape = PresetShape.Rectangle, Along = length, Across = width },
-            Edges = [],
-            Openings = [],
-            Thickness = us ? "4\"" : "100 mm",
-            Bed = Bed.Levelled,
-            Finish = Finish.Broom,
+            Id = "mix-1",
+            Exposure = Exposure.NoFreezing,
+            Containers = Containers(units),
+            Additives = new AdditivesDocument(),
+            Bag = bag,
+            WaterPerBag = "",
+        }
+        : new PartsMixDocument
+        {
+            Id = "mix-1",
+            Exposure = Exposure.NoFreezing,
+            Containers = Containers(units),
+            Additives = new AdditivesDocument(),
+            Cement = 1,
+            Sand = 4,
+            Stone = 0,
+            StoneMm = 10,
+            Consistency = Consistency.Balling,
+            Moisture = Moisture.Damp,
         };
-    }
+
+    // A bag or two are mixed in a tub or a pail; a drum is for more.
+    private static MixerDocument MixerFor(StartKind kind, bool us) => kind switch
+    {
+        StartKind.Slab or StartKind.Drive or StartKind.TwoCourse or StartKind.Curb => new DrumDocument { Size = us ? "5 ft3" : "140 L" },
+        _ => new TubDocument { Size = us ? "16 gal" : "60 L" },
+    };
 }

@@ -14,6 +14,7 @@ public enum MeasuredThing
     Water,
     Additive,
     Pigment,
+    Fibre,
 }
 
 /// <param name="What">Is measured.</param>

@@ -112,7 +112,9 @@ internal static class ElementPlanner
         }
 
         var steel = SteelAdvice.Plan(
-            read.Steel(site.Sold), new SteelSite(cast, element.Joints, traits.Section, traits.Load, site.Plastic, traits.Thickens, element.OrderL), at, gate);
+            read.Steel(site.Sold), new SteelSite(
+                cast, element.Joints, traits.Section, traits.Load, traits.OnGround && !site.Plastic && !(dig?.BaseDepth.Metres > 0), traits.InMould, traits.Spans, traits.Thickens, element.OrderL),
+            at, gate);
         foreach (var piece in steel.Layout.PiecesM)
         {
             bars.Add(steel.Bar.Id, piece, $"{element.Index + 1}");

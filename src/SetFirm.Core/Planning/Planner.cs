@@ -123,7 +123,9 @@ public static class Planner
     /// <param name="job">What was said; the pour's own day does not matter.</param>
     /// <param name="weather">Hours at the site.</param>
     /// <param name="pour">Id of the pour; null takes the first.</param>
-    public static StartRanking Starts(JobDocument job, HourlyWeather weather, string? pour = null)
+    /// <param name="notBefore">From here on; null takes every hour.</param>
+    /// <param name="members">Ways it may go: fewer are quicker, and as good for a first guess.</param>
+    public static StartRanking Starts(JobDocument job, HourlyWeather weather, string? pour = null, Instant? notBefore = null, int members = StartRanking.MemberCount)
     {
         ArgumentNullException.ThrowIfNull(job);
         ArgumentNullException.ThrowIfNull(weather);
@@ -147,7 +149,7 @@ public static class Planner
         var pours = new PourPlanner(
             known, elements, mixes.ToDictionary(m => m.Id), JobReader.Mixing(known.Mixing, Places.Mixing, gate), JobReader.Zone(known.TimeZone, gate), JobReader.Works(known.Day, gate), gate)
             .Plan(sketches, asked);
-        return pours.Length > 0 && pours[asked].Task is { } task ? StartRanking.Of(task, weather, NotBefore(job, elements, sketches[asked].Id, task.Zone)) : StartRanking.None;
+        return pours.Length > 0 && pours[asked].Task is { } task ? StartRanking.Of(task, weather, NotBefore(job, elements, sketches[asked].Id, task.Zone) ?? notBefore, members) : StartRanking.None;
     }
 
     // A pour comes on a day after that of the pour before it, as far as both are known.

@@ -33,7 +33,7 @@ internal sealed class PourPlanner(
     /// <summary>Setting pebbles into a bed: a square metre a person, an hour at the least. (tune)</summary>
     private static readonly Duration SetPebblesM2 = Duration.FromHours(1);
 
-    private readonly Dictionary<(string Mix, double Litres, MixingPlace Place, Laying Laying), (LoadPlan Load, IReadOnlyList<BatchRecipe> Recipes, IReadOnlyList<Measure> MeasuredOut)> known = [];
+    private readonly Dictionary<(string Mix, double Litres, MixingPlace Place, Laying Laying, double Fibre), (LoadPlan Load, IReadOnlyList<BatchRecipe> Recipes, IReadOnlyList<Measure> MeasuredOut)> known = [];
 
     /// <param name="sketches">In order.</param>
     /// <param name="asked">Index of the one whose findings are told.</param>
@@ -55,18 +55,20 @@ internal sealed class PourPlanner(
         var holdBack = litres < NoHoldBackL && sketch.Parts.All(p => Of(p).Traits.InMould) ? 0 : LoadAdvice.HoldBackL;
         var (here, at) = Mixing(sketch, own);
         var laying = Layings.Of(sketch.Parts.Select(p => (Of(p), p.Litres, Of(p).FaceM2 * p.FaceShare)));
+        // Spread over all of it: one batch may fill two elements.
+        var fibre = sketch.Parts.Sum(p => Of(p).Build is { Steel: { Fibre.Kilograms: > 0 and var kg } } && Of(p).OrderL > 0 ? kg * p.Litres / Of(p).OrderL : 0) / Math.Max(litres, 1e-9) * 1000;
         LoadPlan? load = null;
         IReadOnlyList<BatchRecipe> recipes = [];
         IReadOnlyList<Measure> measured = [];
         if (mix is not null && here is not null)
         {
-            if (!known.TryGetValue((sketch.Mix, litres, here, laying), out var same))
+            if (!known.TryGetValue((sketch.Mix, litres, here, laying, fibre), out var same))
             {
                 if (LoadAdvice.Plan(here, mix.Recipe, litres, holdBack, laying, at, own) is { } planned)
                 {
-                    var different = LoadAdvice.Recipes(planned, mix.Recipe);
+                    var different = LoadAdvice.Recipes(planned, mix.Recipe, fibre);
                     same = (planned, different, LoadAdvice.MeasureOut(different));
-                    known.Add((sketch.Mix, litres, here, laying), same);
+                    known.Add((sketch.Mix, litres, here, laying, fibre), same);
                 }
             }
 

@@ -38,7 +38,8 @@ public sealed record StartRanking(ImmutableArray<RankedStart> Hours, ImmutableAr
     /// <param name="task">As said; its own day and hour do not matter.</param>
     /// <param name="weather">Hours at the site; only what was given is ranked.</param>
     /// <param name="notBefore">Something else has to be done first.</param>
-    public static StartRanking Of(PourTask task, HourlyWeather weather, Instant? notBefore = null)
+    /// <param name="members">Ways it may go.</param>
+    public static StartRanking Of(PourTask task, HourlyWeather weather, Instant? notBefore = null, int members = MemberCount)
     {
         ArgumentNullException.ThrowIfNull(task);
         ArgumentNullException.ThrowIfNull(weather);
@@ -49,12 +50,12 @@ public sealed record StartRanking(ImmutableArray<RankedStart> Hours, ImmutableAr
 
         var starts = HoursOf(weather, task.Zone, from.Minute == 0 ? from.Hour : from.Hour + 1, until.Hour).Where(s => notBefore is not { } first || s.At >= first).ToArray();
         var odds = Odds(
-            [.. starts.Select(s => s.At)], weather, Setting.Members.Of(weather, MemberCount), DayPlanner.ManyPaths,
+            [.. starts.Select(s => s.At)], weather, Setting.Members.Of(weather, members), DayPlanner.ManyPaths,
             start => Settled.Of(task, task.Load, weather, start, DayPlanner.ManyPaths));
         ImmutableArray<RankedStart> hours = [.. starts.Zip(odds, (s, o) => new RankedStart(s.Local, s.At, o))];
         // Of hours as likely the one that is done first, then the one nearest.
         var best = hours.Where(h => h.Odds.Chance >= LeastChance).OrderByDescending(h => Math.Round(h.Odds.Chance / SameChance)).ThenBy(h => h.Odds.DoneH.Median).ThenBy(h => h.At).Take(BestFew);
-        return new StartRanking(hours, [.. best], MemberCount);
+        return new StartRanking(hours, [.. best], members);
     }
 
     /// <summary>Many starts, on as many processors as there are.</summary>

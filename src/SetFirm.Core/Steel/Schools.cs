@@ -56,79 +56,140 @@ public enum SteelMisfit
 
     /// <summary>A long piece wants bars.</summary>
     TooLong,
+
+    /// <summary>What spans between supports wants bars.</summary>
+    Spans,
+
+    /// <summary>Bare earth under it rusts steel so near: stone or plastic between, not less steel.</summary>
+    BareEarth,
+}
+
+/// <summary>A piece as its steel sees it.</summary>
+/// <param name="Section">What it is.</param>
+/// <param name="Load">What it carries.</param>
+/// <param name="Thickness">Of the pour.</param>
+/// <param name="Width">Across it; of a strip or a piece its narrower side.</param>
+/// <param name="LongestM">The longest side of a panel or piece.</param>
+/// <param name="BareEarth">It lies on soil, with neither stone nor plastic between.</param>
+/// <param name="InMould">It is cast apart.</param>
+/// <param name="Spans">It lies on supports and carries between them.</param>
+public sealed record SteelPiece(SteelSection Section, Load Load, Length Thickness, Length Width, double LongestM, bool BareEarth = false, bool InMould = false, bool Spans = false)
+{
+    /// <summary>Concrete over its steel.</summary>
+    public double CoverMm => InMould ? Schools.CoverCastMm : Schools.CoverMm;
 }
 
 /// <summary>Which school, and whether one fits.</summary>
-/// <remarks>Source: site practice; cover ACI 318. Structural work is not sized here.</remarks>
+/// <remarks>Source: site practice; cover by ACI 318 for what carries only itself and what stands on it. Structural work is not sized here.</remarks>
 public static class Schools
 {
-    public const double CoverToWeatherMm = 40;
+    /// <summary>To the top, to a compacted stone base or plastic, and to the ends.</summary>
+    public const double CoverMm = 38;
+
     public const double CoverToEarthMm = 75;
 
-    /// <summary>On a base with plastic under the pour.</summary>
-    public const double CoverToPlasticMm = 50;
+    /// <summary>Of what is cast in a mould and rained on.</summary>
+    public const double CoverCastMm = 25;
 
     /// <summary>A side up to this may go without.</summary>
     public const double SmallPanelM = 1.5;
 
-    /// <summary>A curb, block or tread longer than this takes bars.</summary>
+    /// <summary>A free piece longer than this takes bars.</summary>
     public const double LongPieceM = 1.2;
 
     /// <summary>Mesh wires, both ways: two of 5 mm.</summary>
     private const double MeshMm = 10;
 
-    public static Length CoverBelow(bool plastic) => Length.FromMillimetres(plastic ? CoverToPlasticMm : CoverToEarthMm);
+    /// <summary>Cars stand on no less. Source: site practice: a light car on a jointed slab on a sound base.</summary>
+    private const double LeastForCarsMm = 100;
 
-    /// <summary>Least slab for a grid of bars: cover above, two bars, cover below.</summary>
-    public static Length LeastForGrid(BarSize bar, bool plastic)
+    /// <summary>Least slab for a grid of bars at half depth.</summary>
+    public static Length LeastForGrid(BarSize bar)
     {
         ArgumentNullException.ThrowIfNull(bar);
-        return Length.FromMillimetres(CoverToWeatherMm + (2 * bar.Diameter.Millimetres) + CoverBelow(plastic).Millimetres);
+        return Length.FromMillimetres((2 * CoverMm) + (2 * bar.Diameter.Millimetres));
     }
 
-    /// <summary>Least slab for mesh in the middle of its depth, cover to weather on both faces.</summary>
-    public static Length LeastForMesh => Length.FromMillimetres((2 * CoverToWeatherMm) + MeshMm);
+    /// <summary>Least slab for mesh at half depth.</summary>
+    public static Length LeastForMesh => Length.FromMillimetres((2 * CoverMm) + MeshMm);
 
-    /// <summary>Least section for two rows.</summary>
-    public static Length LeastForRows(BarSize bar)
+    /// <summary>Least section for two bars one over the other.</summary>
+    public static Length LeastForStacked(SteelPiece piece, BarSize bar) => Length.FromMillimetres((2 * piece.CoverMm) + (2 * bar.Diameter.Millimetres));
+
+    /// <summary>Least section for two bars side by side.</summary>
+    public static Length LeastForRows(SteelPiece piece, BarSize bar)
     {
+        ArgumentNullException.ThrowIfNull(piece);
         ArgumentNullException.ThrowIfNull(bar);
-        return Length.FromMillimetres((2 * CoverToWeatherMm) + (2 * bar.Diameter.Millimetres));
+        return Length.FromMillimetres((2 * piece.CoverMm) + bar.Diameter.Millimetres);
     }
 
-    /// <param name="section">What it is.</param>
-    /// <param name="load">What it carries.</param>
-    /// <param name="thickness">Of the pour.</param>
-    /// <param name="longestM">The longest side of a panel or piece.</param>
-    /// <param name="bar">Bars at hand.</param>
-    /// <param name="plastic">Plastic lies under it.</param>
-    public static SteelSchool Advised(SteelSection section, Load load, Length thickness, double longestM, BarSize bar, bool plastic) => section switch
+    /// <summary>Bars lie one over the other where there is room, and nothing to bear between supports.</summary>
+    public static bool Stacked(SteelPiece piece, BarSize bar)
     {
-        SteelSection.Counter => SteelSchool.Scrim,
-        SteelSection.Footing => SteelSchool.None,
-        SteelSection.Strip => longestM > LongPieceM && thickness >= LeastForRows(bar) ? SteelSchool.TwoRows : longestM > LongPieceM ? SteelSchool.Fibre : SteelSchool.None,
-        SteelSection.Thin => longestM <= SmallPanelM ? SteelSchool.None : SteelSchool.Fibre,
-        _ => load == Load.Vehicle && thickness >= LeastForGrid(bar, plastic) ? SteelSchool.BarGrid
-            : load == Load.Foot && longestM <= SmallPanelM ? SteelSchool.None
-            : thickness >= LeastForMesh ? SteelSchool.Mesh
-            : SteelSchool.Fibre,
-    };
+        ArgumentNullException.ThrowIfNull(piece);
+        return !piece.Spans && !TradeSizes.Under(piece.Thickness.Millimetres, LeastForStacked(piece, bar).Millimetres);
+    }
 
-    public static SteelMisfit Fits(SteelSchool school, SteelSection section, Load load, Length thickness, double longestM, BarSize bar, bool plastic) => school switch
+    /// <summary>Slab that keeps steel of so much height clear of bare earth.</summary>
+    public static Length LeastOnEarth(double steelMm) => Length.FromMillimetres(CoverMm + steelMm + CoverToEarthMm);
+
+    private static bool Room(Length has, Length wants) => !TradeSizes.Under(has.Millimetres, wants.Millimetres);
+
+    private static bool RoomForRows(SteelPiece piece, BarSize bar) => Room(piece.Thickness, LeastForRows(piece, bar)) && Room(piece.Width, LeastForStacked(piece, bar));
+
+    private static bool Long(SteelPiece piece) => piece.LongestM > LongPieceM;
+
+    /// <summary>What is usual for such a piece.</summary>
+    public static SteelSchool Advised(SteelPiece piece, BarSize bar)
     {
-        SteelSchool.None when section == SteelSection.Strip && longestM > LongPieceM => SteelMisfit.TooLong,
-        SteelSchool.None when load == Load.Vehicle => SteelMisfit.TooLight,
-        SteelSchool.None when section == SteelSection.Slab && longestM > SmallPanelM => SteelMisfit.PanelsTooLarge,
-        SteelSchool.None when section == SteelSection.Counter => SteelMisfit.PanelsTooLarge,
-        SteelSchool.Fibre when load == Load.Vehicle => SteelMisfit.TooLight,
-        SteelSchool.Mesh when section is SteelSection.Counter or SteelSection.Strip => SteelMisfit.OtherSection,
-        SteelSchool.Mesh when thickness < LeastForMesh => SteelMisfit.TooThin,
-        SteelSchool.Mesh when load == Load.Vehicle => SteelMisfit.TooLight,
-        SteelSchool.BarGrid when section is SteelSection.Counter or SteelSection.Strip => SteelMisfit.OtherSection,
-        SteelSchool.BarGrid when thickness < LeastForGrid(bar, plastic) => SteelMisfit.TooThin,
-        SteelSchool.TwoRows when section is SteelSection.Slab or SteelSection.Counter => SteelMisfit.OtherSection,
-        SteelSchool.TwoRows when thickness < LeastForRows(bar) => SteelMisfit.TooThin,
-        SteelSchool.Scrim when section is not SteelSection.Counter => SteelMisfit.OtherSection,
-        _ => SteelMisfit.None,
-    };
+        ArgumentNullException.ThrowIfNull(piece);
+        if (piece.Spans)
+        {
+            return RoomForRows(piece, bar) ? SteelSchool.TwoRows : SteelSchool.Scrim;
+        }
+
+        return piece.Section switch
+        {
+            SteelSection.Counter => SteelSchool.Scrim,
+            SteelSection.Footing => SteelSchool.None,
+            SteelSection.Strip => !Long(piece) ? SteelSchool.None : RoomForRows(piece, bar) ? SteelSchool.TwoRows : SteelSchool.Scrim,
+            // Bedded all over, or carried by what is under it.
+            SteelSection.Thin => piece.LongestM <= SmallPanelM ? SteelSchool.None : SteelSchool.Fibre,
+            _ => piece.Load == Load.Vehicle && Room(piece.Thickness, LeastForGrid(bar)) ? SteelSchool.BarGrid
+                : piece.Load == Load.Foot && piece.LongestM <= SmallPanelM ? SteelSchool.None
+                : Room(piece.Thickness, LeastForMesh) ? SteelSchool.Mesh
+                : SteelSchool.Fibre,
+        };
+    }
+
+    /// <summary>Why a school does not do; none where it does.</summary>
+    public static SteelMisfit Fits(SteelSchool school, SteelPiece piece, BarSize bar)
+    {
+        ArgumentNullException.ThrowIfNull(piece);
+        ArgumentNullException.ThrowIfNull(bar);
+        var (section, thickness) = (piece.Section, piece.Thickness);
+        return school switch
+        {
+            SteelSchool.None or SteelSchool.Fibre or SteelSchool.Scrim when piece.Spans => SteelMisfit.Spans,
+            SteelSchool.None or SteelSchool.Fibre when section == SteelSection.Strip && Long(piece) => SteelMisfit.TooLong,
+            SteelSchool.None or SteelSchool.Fibre when piece.Load == Load.Vehicle => SteelMisfit.TooLight,
+            SteelSchool.None when section == SteelSection.Slab && piece.LongestM > SmallPanelM => SteelMisfit.PanelsTooLarge,
+            SteelSchool.None when section == SteelSection.Counter => SteelMisfit.PanelsTooLarge,
+            SteelSchool.Mesh when section is SteelSection.Strip => SteelMisfit.OtherSection,
+            SteelSchool.Mesh when section is SteelSection.Slab && !Room(thickness, LeastForMesh) => SteelMisfit.TooThin,
+            SteelSchool.Mesh when piece.Load == Load.Vehicle && TradeSizes.Under(thickness.Millimetres, LeastForCarsMm) => SteelMisfit.TooLight,
+            SteelSchool.Mesh when piece.BareEarth && !Room(thickness, LeastOnEarth(MeshMm)) => SteelMisfit.BareEarth,
+            SteelSchool.BarGrid when section is SteelSection.Counter or SteelSection.Strip => SteelMisfit.OtherSection,
+            SteelSchool.BarGrid when !Room(thickness, LeastForGrid(bar)) => SteelMisfit.TooThin,
+            SteelSchool.BarGrid when piece.BareEarth && !Room(thickness, LeastOnEarth(2 * bar.Diameter.Millimetres)) => SteelMisfit.BareEarth,
+            SteelSchool.TwoRows when section is SteelSection.Slab => SteelMisfit.OtherSection,
+            SteelSchool.TwoRows when !RoomForRows(piece, bar) => SteelMisfit.TooThin,
+            SteelSchool.Scrim when section is SteelSection.Slab or SteelSection.Footing => SteelMisfit.OtherSection,
+            _ => SteelMisfit.None,
+        };
+    }
+
+    /// <summary>It holds a piece together: taking it out of one that needs it is no way out.</summary>
+    public static bool Holds(SteelSchool school) => school is SteelSchool.Mesh or SteelSchool.BarGrid or SteelSchool.TwoRows;
 }

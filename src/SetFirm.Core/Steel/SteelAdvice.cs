@@ -14,11 +14,25 @@ namespace SetFirm.Core.Steel;
 /// <param name="Joints">Its joints.</param>
 /// <param name="Section">What its section is like.</param>
 /// <param name="Load">What it carries.</param>
-/// <param name="Plastic">Plastic lies under it.</param>
+/// <param name="BareEarth">It lies on soil, with neither stone nor plastic between.</param>
+/// <param name="InMould">It is cast apart.</param>
+/// <param name="Spans">It lies on supports and carries between them.</param>
 /// <param name="Thickens">Its thickness is said, and can be said anew.</param>
 /// <param name="OrderL">Concrete of it, waste included.</param>
-public sealed record SteelSite(CastShape Cast, JointPlan Joints, SteelSection Section, Load Load, bool Plastic, bool Thickens, double OrderL)
+public sealed record SteelSite(
+    CastShape Cast, JointPlan Joints, SteelSection Section, Load Load, bool BareEarth, bool InMould, bool Spans, bool Thickens, double OrderL)
 {
+    /// <summary>As its steel sees it.</summary>
+    public SteelPiece Piece
+    {
+        get
+        {
+            var (left, right, low, high) = Extents.Of(Cast.Plan);
+            var across = Cast.Line is null ? Length.FromMetres(Math.Min(right - left, high - low)) : Cast.Thinnest;
+            return new SteelPiece(Section, Load, Thickness, across, LongestM, BareEarth, InMould, Spans);
+        }
+    }
+
     /// <summary>What bars and their cover have to fit.</summary>
     public Length Thickness => Section == SteelSection.Strip ? Cast.Thinnest : Cast.Depth;
 
@@ -96,6 +110,9 @@ public static class SteelAdvice
     /// <summary>Micro fibre, kg in a cubic metre: the middle of 0.6-0.9. Source: site practice.</summary>
     private const double FibreKgPerM3 = 0.75;
 
+    /// <summary>Stone that keeps steel off bare earth, mm.</summary>
+    private const double StoneMm = 50;
+
     /// <summary>Scrim laps at its joins. Source: site practice.</summary>
     private const double ScrimOverlap = 1.1;
 
@@ -109,13 +126,17 @@ public static class SteelAdvice
         ArgumentNullException.ThrowIfNull(site);
         ArgumentNullException.ThrowIfNull(remarks);
         var (cast, bar) = (site.Cast, Bar(said, at, remarks));
-        var (thickness, longest) = (site.Thickness, site.LongestM);
-        var advised = Schools.Advised(site.Section, site.Load, thickness, longest, bar, site.Plastic);
+        var (piece, longest) = (site.Piece, site.LongestM);
+        var advised = Schools.Advised(piece, bar);
         var school = said.School ?? advised;
-        var misfit = Schools.Fits(school, site.Section, site.Load, thickness, longest, bar, site.Plastic);
+        var misfit = Schools.Fits(school, piece, bar);
         if (misfit != SteelMisfit.None)
         {
-            remarks.Warn(at.Steel.School, Misfits(school, advised, misfit, site, bar), [.. WaysOut(school, advised, misfit, site, bar, at)]);
+            remarks.Warn(at.Steel.School, Misfits(school, advised, misfit, piece, bar), [.. WaysOut(school, advised, misfit, piece, site.Thickens, bar, at)]);
+        }
+        else if (site.Spans)
+        {
+            remarks.Note(at.Steel.School, new Notice.SpansBetweenSupports());
         }
 
         var spacing = said.Spacing ?? bar.GridSpacing;
@@ -124,10 +145,10 @@ public static class SteelAdvice
         {
             SteelSchool.Mesh => SteelLayout.Mesh(cast.Plan.Plain).Times(cast.Count),
             SteelSchool.BarGrid => SteelLayout.Grid(cast.Plan.Plain, bar, spacing.Metres, stockM).Times(cast.Count),
-            SteelSchool.TwoRows => SteelLayout.Rows(site.LengthsM, bar, stockM, Rows(cast)),
+            SteelSchool.TwoRows => SteelLayout.Rows(site.LengthsM, bar, stockM, Rows(cast, piece.CoverMm), piece.CoverMm),
             _ => SteelLayout.Nothing,
         };
-        var heights = Heights(school, cast, bar, site.Plastic);
+        var heights = Heights(school, cast, bar, piece);
         var barred = school is SteelSchool.BarGrid or SteelSchool.TwoRows;
         var plan = new SteelPlan(
             school, advised, misfit, bar, spacing, layout, cast.Count, heights,
@@ -169,9 +190,9 @@ public static class SteelAdvice
     }
 
     // One over the other: from above both runs are one line, along the middle.
-    private static ImmutableArray<PlanCut> Rows(CastShape cast)
+    private static ImmutableArray<PlanCut> Rows(CastShape cast, double coverMm)
     {
-        const double inset = Schools.CoverToWeatherMm / 1000;
+        var inset = coverMm / 1000;
         if (cast.Line is not { } line)
         {
             var (left, right, low, high) = Extents.Of(cast.Plan);
@@ -185,42 +206,64 @@ public static class SteelAdvice
         return [.. Enumerable.Range(0, steps).Select(i => new PlanCut(At(i), At(i + 1)))];
     }
 
-    // Below the top, centre lines.
-    private static ImmutableArray<double> Heights(SteelSchool school, CastShape cast, BarSize bar, bool plastic)
+    // Below the top as it is cast, centre lines.
+    private static ImmutableArray<double> Heights(SteelSchool school, CastShape cast, BarSize bar, SteelPiece piece)
     {
-        var (t, d) = (cast.FormHeight.Millimetres, bar.Diameter.Millimetres);
-        var low = t - Schools.CoverBelow(plastic).Millimetres - (d / 2);
+        var (t, d, middle) = (cast.FormHeight.Millimetres, bar.Diameter.Millimetres, cast.Depth.Millimetres / 2);
         return school switch
         {
-            SteelSchool.Mesh => [cast.Depth.Millimetres / 2],
-            SteelSchool.Scrim => [cast.Depth.Millimetres / 2],
-            SteelSchool.BarGrid when low - d > 0 => [low - d, low],
-            SteelSchool.BarGrid => [t / 2],
-            SteelSchool.TwoRows => [Schools.CoverToWeatherMm + (d / 2), t - Schools.CoverToWeatherMm - (d / 2)],
+            SteelSchool.Mesh or SteelSchool.Scrim => [middle],
+            // Two layers that touch, at half depth.
+            SteelSchool.BarGrid => [middle - (d / 2), middle + (d / 2)],
+            SteelSchool.TwoRows when Schools.Stacked(piece, bar) => [piece.CoverMm + (d / 2), t - piece.CoverMm - (d / 2)],
+            // Side by side: low as it will lie, which in a mould is near the top; else at half depth.
+            SteelSchool.TwoRows when piece.Spans => [piece.InMould ? piece.CoverMm + (d / 2) : t - piece.CoverMm - (d / 2)],
+            SteelSchool.TwoRows => [middle],
             _ => [],
         };
     }
 
-    private static Length Wanted(SteelSchool school, SteelSite site, BarSize bar) =>
-        site.Load == Load.Vehicle || school == SteelSchool.BarGrid ? Schools.LeastForGrid(bar, site.Plastic) : Schools.LeastForMesh;
+    private static Notice.SteelDoesNotFit Misfits(SteelSchool school, SteelSchool advised, SteelMisfit misfit, SteelPiece piece, BarSize bar) => new(
+        ThicknessMm: piece.Thickness.Millimetres, LeastMm: Wanted(school, misfit, piece, bar).Millimetres, LongestM: piece.LongestM, School: school, Misfit: misfit, Better: advised);
 
-    private static Notice.SteelDoesNotFit Misfits(SteelSchool school, SteelSchool advised, SteelMisfit misfit, SteelSite site, BarSize bar) => new(
-        ThicknessMm: site.Thickness.Millimetres, LeastMm: Wanted(school, site, bar).Millimetres, LongestM: site.LongestM, School: school, Misfit: misfit,
-        Better: site.Load == Load.Vehicle ? SteelSchool.BarGrid : advised);
-
-    private static IEnumerable<Remedy> WaysOut(SteelSchool school, SteelSchool advised, SteelMisfit misfit, SteelSite site, BarSize bar, ElementPlaces at)
+    // The thickness at which it would do.
+    private static Length Wanted(SteelSchool school, SteelMisfit misfit, SteelPiece piece, BarSize bar) => (school, misfit) switch
     {
-        var (thickness, wanted) = (site.Thickness, Wanted(school, site, bar));
-        if (advised != school && Schools.Fits(advised, site.Section, site.Load, thickness, site.LongestM, bar, site.Plastic) == SteelMisfit.None)
+        (SteelSchool.Mesh, SteelMisfit.TooThin) => Schools.LeastForMesh,
+        (_, SteelMisfit.TooLight) => Schools.LeastForGrid(bar),
+        (SteelSchool.BarGrid, _) => Schools.LeastForGrid(bar),
+        (SteelSchool.TwoRows, _) or (_, SteelMisfit.Spans) => Schools.LeastForRows(piece, bar),
+        _ => piece.Thickness,
+    };
+
+    private static IEnumerable<Remedy> WaysOut(SteelSchool school, SteelSchool advised, SteelMisfit misfit, SteelPiece piece, bool thickens, BarSize bar, ElementPlaces at)
+    {
+        if (misfit == SteelMisfit.BareEarth)
+        {
+            yield return new Remedy(new Mend.PlasticUnder(), [new Edit(Places.Build.Plastic, Yes: true)]);
+            yield return new Remedy(new Mend.StoneUnder(BaseMm: StoneMm), [new Edit(Places.Build.Base, Text: $"{StoneMm:0} mm")]);
+            yield break;
+        }
+
+        // What holds it together is never taken out of what needs it.
+        var leaves = Schools.Holds(school) && !Schools.Holds(advised) && (piece.Spans || piece.LongestM > Schools.SmallPanelM || piece.Load == Load.Vehicle);
+        if (advised != school && !leaves && Schools.Fits(advised, piece, bar) is SteelMisfit.None or SteelMisfit.BareEarth)
         {
             yield return new Remedy(new Mend.TakeSchool(School: advised), [new Edit(at.Steel.School, Text: Named(advised))]);
         }
 
-        if (site.Thickens && thickness < wanted && misfit is SteelMisfit.TooThin or SteelMisfit.TooLight)
+        var wanted = Wanted(school, misfit, piece, bar);
+        if (thickens && piece.Thickness < wanted && misfit is SteelMisfit.TooThin or SteelMisfit.TooLight or SteelMisfit.Spans)
         {
-            var thicker = new Edit(at.Thickness, Text: string.Create(CultureInfo.InvariantCulture, $"{wanted.Millimetres:0.#} mm"));
-            IReadOnlyList<Edit> edits = site.Load == Load.Vehicle && school != SteelSchool.BarGrid ? [thicker, new Edit(at.Steel.School, Text: Named(SteelSchool.BarGrid))] : [thicker];
-            yield return new Remedy(new Mend.ThickerSlab(ThicknessMm: wanted.Millimetres), edits);
+            var thicker = new Edit(at.Thickness, Text: string.Create(CultureInfo.InvariantCulture, $"{Math.Ceiling(wanted.Millimetres):0} mm"));
+            SteelSchool? also = misfit switch
+            {
+                SteelMisfit.TooLight when school != SteelSchool.BarGrid => SteelSchool.BarGrid,
+                SteelMisfit.Spans => SteelSchool.TwoRows,
+                _ => null,
+            };
+            IReadOnlyList<Edit> edits = also is { } other ? [thicker, new Edit(at.Steel.School, Text: Named(other))] : [thicker];
+            yield return new Remedy(new Mend.ThickerSlab(ThicknessMm: Math.Ceiling(wanted.Millimetres)), edits);
         }
     }
 
@@ -235,7 +278,7 @@ public static class SteelAdvice
                 remarks.WhyOf(
                     of,
                     new Why.MeshSheets(
-                        SheetAlongM: SteelLayout.SheetAlongM, SheetAcrossM: SteelLayout.SheetAcrossM, LapMm: SteelLayout.MeshLapM * 1000, CoverMm: Schools.CoverToWeatherMm),
+                        SheetAlongM: SteelLayout.SheetAlongM, SheetAcrossM: SteelLayout.SheetAcrossM, LapMm: SteelLayout.MeshLapM * 1000, CoverMm: SteelLayout.EdgeCoverM * 1000),
                     plan.SheetCount, Source.SitePractice, Source.Aci318);
                 break;
             case SteelSchool.BarGrid or SteelSchool.TwoRows:
@@ -243,7 +286,7 @@ public static class SteelAdvice
                     of,
                     new Why.SteelBars(
                         BarM: plan.BarM, MassPerM: bar.KgPerM, SpacingMm: plan.School == SteelSchool.BarGrid ? plan.Spacing.Millimetres : 0, LapMm: Bars.LapM(bar) * 1000,
-                        CoverMm: Schools.CoverToWeatherMm),
+                        CoverMm: site.Piece.CoverMm),
                     plan.BarMass.Kilograms, Source.SitePractice, Source.Aci318);
                 break;
             case SteelSchool.Fibre:

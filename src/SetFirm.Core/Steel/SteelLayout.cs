@@ -35,6 +35,15 @@ public sealed record SteelLayout(
 
     public const double SheetAcrossM = 1.2;
 
+    /// <summary>Mesh keeps clear of edges.</summary>
+    public const double EdgeCoverM = 0.04;
+
+    /// <summary>A strip of steel no wider than this stands on one row of chairs.</summary>
+    private const double OneRowM = 0.6;
+
+    /// <summary>A line along an edge of where steel may be is drawn this far inside, so that it is inside.</summary>
+    private const double Hair = 1e-4;
+
     private const int Most = 2_000;
 
     public static SteelLayout Nothing { get; } = new([], [], [], 0, 0, 0, 0, 0);
@@ -52,7 +61,7 @@ public sealed record SteelLayout(
     /// <summary>Sheets over all that lies inside the cover, turned the way that takes fewer.</summary>
     public static SteelLayout Mesh(Outline outline)
     {
-        var inside = Inside.Of(outline, Schools.CoverToWeatherMm / 1000);
+        var inside = Inside.Of(outline, EdgeCoverM);
         if (inside.IsEmpty)
         {
             return Nothing;
@@ -62,27 +71,27 @@ public sealed record SteelLayout(
         var across = Tiles(inside, SheetAcrossM, SheetAlongM);
         var sheets = across.Length < along.Length ? across : along;
         var offcut = Math.Max(0, (sheets.Length * SheetAlongM * SheetAcrossM) - inside.AreaM2 - LapsM2(inside, sheets));
-        return new SteelLayout(sheets, [], [], MeshLapM, ChairsFor(inside.AreaM2), sheets.Length * 4, 0, offcut);
+        return new SteelLayout(sheets, [], [], MeshLapM, ChairsFor(inside), sheets.Length * 4, 0, offcut);
     }
 
     /// <summary>Bars both ways at a spacing, the outer ones at the cover.</summary>
     public static SteelLayout Grid(Outline outline, BarSize bar, double spacingM, double stockM)
     {
         ArgumentNullException.ThrowIfNull(bar);
-        var inside = Inside.Of(outline, (Schools.CoverToWeatherMm / 1000) + (bar.Diameter.Metres / 2));
+        var inside = Inside.Of(outline, (Schools.CoverMm / 1000) + (bar.Diameter.Metres / 2));
         var (left, right, low, high) = inside.Box;
         if (inside.IsEmpty || (right - left) / spacingM > Most || (high - low) / spacingM > Most)
         {
             return Nothing;
         }
 
-        var columns = Even(left, right, spacingM).SelectMany(x => inside.Clip(new PlanCut(new(x, low - 1), new(x, high + 1)))).ToArray();
-        var rows = Even(low, high, spacingM).SelectMany(y => inside.Clip(new PlanCut(new(left - 1, y), new(right + 1, y)))).ToArray();
+        var columns = Even(left + Hair, right - Hair, spacingM).SelectMany(x => inside.Clip(new PlanCut(new(x, low - 1), new(x, high + 1)))).ToArray();
+        var rows = Even(low + Hair, high - Hair, spacingM).SelectMany(y => inside.Clip(new PlanCut(new(left - 1, y), new(right + 1, y)))).ToArray();
         ImmutableArray<PlanCut> bars = [.. rows.Concat(columns).Where(b => b.LengthM > 0.1)];
         var lap = Steel.Bars.LapM(bar);
         // Every other crossing is tied, and all round the edge; half of all crossings is what that comes to, and the edge once more.
         var crossings = rows.Sum(r => columns.Count(c => Crosses(r, c)));
-        return new SteelLayout([], bars, Lapped(bars.Select(b => b.LengthM), stockM, lap), lap, ChairsFor(inside.AreaM2), (crossings / 2) + rows.Length + columns.Length, 0, 0);
+        return new SteelLayout([], bars, Lapped(bars.Select(b => b.LengthM), stockM, lap), lap, ChairsFor(inside), (crossings / 2) + rows.Length + columns.Length, 0, 0);
     }
 
     /// <summary>Two bars along a strip, one above the other.</summary>
@@ -90,11 +99,12 @@ public sealed record SteelLayout(
     /// <param name="bar">Which bar.</param>
     /// <param name="stockM">As sold.</param>
     /// <param name="line">For the drawing: where both lie, seen from above.</param>
-    public static SteelLayout Rows(IReadOnlyList<double> lengthsM, BarSize bar, double stockM, ImmutableArray<PlanCut> line)
+    /// <param name="coverMm">Left at both ends.</param>
+    public static SteelLayout Rows(IReadOnlyList<double> lengthsM, BarSize bar, double stockM, ImmutableArray<PlanCut> line, double coverMm)
     {
         ArgumentNullException.ThrowIfNull(lengthsM);
         var lap = Steel.Bars.LapM(bar);
-        var runs = lengthsM.Select(l => Math.Max(0, l - (2 * Schools.CoverToWeatherMm / 1000))).Where(l => l > 0.1).ToArray();
+        var runs = lengthsM.Select(l => Math.Max(0, l - (2 * coverMm / 1000))).Where(l => l > 0.1).ToArray();
         var crosses = runs.Sum(l => (int)Math.Ceiling((l / CrossSpacingM) - 1e-9) + 1);
         return new SteelLayout([], line, Lapped(runs.SelectMany(l => new[] { l, l }), stockM, lap), lap, crosses, crosses * 2, crosses, 0);
     }
@@ -118,7 +128,17 @@ public sealed record SteelLayout(
         return pieces.ToImmutable();
     }
 
-    private static int ChairsFor(double areaM2) => (int)Math.Ceiling(areaM2 / (ChairSpacingM * ChairSpacingM)) + 1;
+    // In rows no further apart than their spacing both ways, under the lower layer; at least two.
+    private static int ChairsFor(Inside inside)
+    {
+        var (left, right, low, high) = inside.Box;
+        // Rows run along the longer side.
+        var along = right - left >= high - low;
+        var (from, to) = along ? (low, high) : (left, right);
+        var rows = to - from <= OneRowM ? [(from + to) / 2] : Even(from + Hair, to - Hair, ChairSpacingM);
+        var runs = rows.SelectMany(r => inside.Clip(along ? new PlanCut(new(left - 1, r), new(right + 1, r)) : new PlanCut(new(r, low - 1), new(r, high + 1))));
+        return Math.Max(2, runs.Sum(r => (int)Math.Ceiling((r.LengthM / ChairSpacingM) - 1e-9) + 1));
+    }
 
     private static IEnumerable<double> Even(double from, double to, double spacing)
     {

@@ -8,6 +8,9 @@ public abstract partial record Notice
 
     public sealed record UnknownBar(string Given) : Notice;
 
+    /// <summary>How much is for local code and licensed people.</summary>
+    public sealed record SpansBetweenSupports : Notice;
+
     public sealed record SteelDoesNotFit(double ThicknessMm, double LeastMm, double LongestM, SteelSchool School, SteelMisfit Misfit, SteelSchool Better) : Notice;
 }
 
@@ -18,6 +21,10 @@ public abstract partial record Mend
     public sealed record TakeSchool(SteelSchool School) : Mend;
 
     public sealed record ThickerSlab(double ThicknessMm) : Mend;
+
+    public sealed record PlasticUnder : Mend;
+
+    public sealed record StoneUnder(double BaseMm) : Mend;
 }
 
 public abstract partial record Why

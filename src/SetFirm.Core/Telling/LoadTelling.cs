@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using SetFirm.Core.Batching;
+using SetFirm.Core.Mixes;
 using SetFirm.Core.Planning;
 using SetFirm.Core.PourDay;
 
@@ -27,7 +28,7 @@ internal static class LoadTelling
             ],
             loads.Recipes,
             loads.MeasuredOut,
-            LoadingOrder.For(load.Place.Mixer, LoadAdvice.Order(mix.Recipe)),
+            LoadingOrder.For(load.Place.Mixer, LoadAdvice.Order(mix.Recipe, loads.Recipes.Any(r => r.Measures.Any(m => m.What == MeasuredThing.Fibre)))),
             schedule.StartToStart.TotalMinutes,
             schedule.Mixing.TotalMinutes,
             schedule.JointAge.TotalMinutes,

@@ -82,7 +82,13 @@ internal static class DemoYard
         }
     }
 
-    public static IEnumerable<JobDocument> Jobs(LocalDateTime now)
+    public static IEnumerable<JobDocument> Jobs(LocalDateTime now) =>
+        Planned(now).Select(job => job with { Site = job.Site with { Latitude = Ostrey.Latitude, Longitude = Ostrey.Longitude } });
+
+    /// <summary>Far enough south that somebody pours there in any month.</summary>
+    private static readonly SitePlace Ostrey = new(38, 15);
+
+    private static IEnumerable<JobDocument> Planned(LocalDateTime now)
     {
         var today = now.Date;
         yield return HerbBorder(today, StartHalfWay(now.TimeOfDay));

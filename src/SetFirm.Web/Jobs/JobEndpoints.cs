@@ -4,6 +4,8 @@ using Microsoft.AspNetCore.Http.Json;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
 using NodaTime;
+using SetFirm.Core.PourDay;
+using NodaTime.Text;
 using SetFirm.Core.Curing;
 using SetFirm.Core.Events;
 using SetFirm.Core.Findings;
@@ -24,6 +26,8 @@ internal static class JobEndpoints
 
     /// <summary>Among so many a job of the same system is looked for, to go on from its prices and its kit.</summary>
     private const int RecentJobs = 12;
+
+    private static readonly LocalTimePattern TimePattern = LocalTimePattern.CreateWithInvariantCulture("HH:mm");
 
     public static void MapJobs(this IEndpointRouteBuilder api)
     {
@@ -48,8 +52,14 @@ internal static class JobEndpoints
     }
 
     // Units come as text: a query is bound by the letter, and the contract writes them small.
-    private static async Task<IResult> StartingAsync(string? name, string? units, string? timeZone, SetFirmDb db, IClock clock, CancellationToken cancellation)
+    private static async Task<IResult> StartingAsync(
+        string? name, string? units, string? timeZone, string? kind, SetFirmDb db, JobWeather weather, IClock clock, CancellationToken cancellation)
     {
+        if (!Enum.TryParse<StartKind>(kind ?? nameof(StartKind.Slab), ignoreCase: true, out var poured) || !Enum.IsDefined(poured))
+        {
+            return Problems.UnknownKind(kind ?? "");
+        }
+
         if (!Enum.TryParse<UnitSystem>(units ?? nameof(UnitSystem.Metric), ignoreCase: true, out var system) || !Enum.IsDefined(system))
         {
             return Problems.UnknownUnits(units ?? "");
@@ -60,10 +70,17 @@ internal static class JobEndpoints
             return Problems.UnknownTimeZone(timeZone ?? "");
         }
 
-        var start = StartingJob.Of(name ?? "", system, zone.Id, clock.GetCurrentInstant().InZone(zone).Date.PlusDays(1));
+        var tomorrow = clock.GetCurrentInstant().InZone(zone).Date.PlusDays(1);
+        var start = StartingJob.Of(name ?? "", system, zone.Id, tomorrow, poured);
         var recent = await db.Jobs.AsNoTracking().Where(j => j.RemovedAt == null).OrderByDescending(j => j.UpdatedAt).Take(RecentJobs).ToListAsync(cancellation);
         var last = recent.Select(Kept).OfType<JobRead.Ok>().Select(r => r.Document).FirstOrDefault(d => d.Units == system);
-        return TypedResults.Ok(last is null ? start : StartingJob.After(start, last));
+        var job = last is null ? start : StartingJob.After(start, last);
+        // The best hour of the days ahead, or tomorrow at eight where none will do.
+        var best = Planner.Starts(job, weather.Ahead(job), notBefore: zone.AtStartOfDay(tomorrow).ToInstant(), members: DayPlanner.BandMembers).Best;
+        return TypedResults.Ok(best.IsEmpty ? job : job with
+        {
+            Day = job.Day with { Date = LocalDatePattern.Iso.Format(best[0].Local.Date), Start = TimePattern.Format(best[0].Local.TimeOfDay) },
+        });
     }
 
     private static async Task<IResult> AddAsync(HttpRequest request, SetFirmDb db, IClock clock, CancellationToken cancellation)

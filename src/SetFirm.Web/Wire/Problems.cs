@@ -35,6 +35,9 @@ internal static class Problems
     public static ProblemHttpResult UnknownUnits(string given) => Of(
         422, "unknown-units", "The system of units is not known.", $"\"{Shortened(given)}\" is neither metric nor us.", ("path", "units"));
 
+    public static ProblemHttpResult UnknownKind(string given) => Of(
+        422, "unknown-kind", "This is not a kind of thing that is poured.", $"\"{Shortened(given)}\" is not in the list of kinds.", ("path", "kind"));
+
     /// <summary>What was wrong with a job file; never called for a sound one.</summary>
     public static ProblemHttpResult Of(JobRead read) => read switch
     {

@@ -15,7 +15,7 @@ public sealed class RemedyTests
         Samples.Terrace().WithSlab(s => s.Walking(Samples.Edge("4 m"), Samples.Edge("3 m"), Samples.Edge("4.2 m"), Samples.Edge("3 m"))),
         Samples.Terrace().WithSlab(s => s with { Fall = new EdgeFallDocument { Edge = 0, Percent = 0.5 } }),
         Samples.Terrace().WithSlab(s => s with { Joints = [new JointDocument { Across = true, At = "0.5 m" }] }),
-        Kinds.Job(Kinds.Slab(Kinds.Rectangle("5 m", "3 m")) with { Use = SlabUse.Drive }),
+        Kinds.Job(Kinds.Slab(Kinds.Rectangle("5 m", "3 m"), "90 mm") with { Use = SlabUse.Drive }),
         Kinds.Job(Kinds.Slab(Kinds.Rectangle("3 m", "2 m"), "150 mm") with { Forms = new FormsDocument { Board = "22x100" } }),
         Kinds.Job(Kinds.Slab(new PresetOutlineDocument { Shape = PresetShape.Circle, Along = "3 m" }) with { Forms = new FormsDocument { PlyMm = 18 } }),
         Kinds.Job(Kinds.Curb() with { Steel = new SteelDocument { School = Core.Steel.SteelSchool.None } }),

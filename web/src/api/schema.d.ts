@@ -180,6 +180,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ListKinds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/coats": {
         parameters: {
             query?: never;
@@ -339,7 +355,7 @@ export interface components {
             yieldL: number;
             /**
              * Format: double
-             * @description At its most water.
+             * @description At the middle of its water.
              */
             f28Mpa: number;
             /**
@@ -1407,6 +1423,8 @@ export interface components {
             /** @description A length: leg of the chamfer round its top; empty for none. */
             chamfer?: string;
             casting: components["schemas"]["MouldsDocument"];
+            /** @description It lies on supports and carries between them; null takes a tread as one that does. */
+            spans?: null | boolean;
             outline: components["schemas"]["OutlineDocument"];
             /** @description What the edges meet, from the first on; edges past the end of the list meet form boards. */
             edges: components["schemas"]["EdgeDocument"][];
@@ -2573,6 +2591,11 @@ export interface components {
              */
             wayOutEdge: number;
         };
+        /** @description A kind of thing that is poured, with a first element of it. */
+        KindDto: {
+            kind: components["schemas"]["StartKind"];
+            element: components["schemas"]["ElementDocument"];
+        };
         /**
          * @description Why a layout takes more boards than their total length alone would.
          * @enum {unknown}
@@ -2646,7 +2669,7 @@ export interface components {
          * @description One step of loading a mixer; the browser has its words.
          * @enum {unknown}
          */
-        LoadingStep: "halfTheWater" | "mostOfTheWater" | "additive" | "stone" | "sand" | "mostOfTheBallast" | "halfTheCement" | "restOfDry" | "cement" | "colour" | "bags" | "addedCement" | "dryMaterial" | "mixDry" | "firstBagWet" | "secondBagToPlan" | "powderSlowly" | "restOfWaterByEye" | "mixOn";
+        LoadingStep: "halfTheWater" | "mostOfTheWater" | "additive" | "stone" | "sand" | "mostOfTheBallast" | "halfTheCement" | "restOfDry" | "cement" | "colour" | "bags" | "addedCement" | "dryMaterial" | "mixDry" | "firstBagWet" | "secondBagToPlan" | "powderSlowly" | "restOfWaterByEye" | "fibre" | "mixOn";
         /** Format: date */
         LocalDate: string;
         /** @description A line of a job's log, as it is kept. */
@@ -2696,14 +2719,14 @@ export interface components {
          * @description What is measured.
          * @enum {unknown}
          */
-        MeasuredThing: "bag" | "addedCement" | "cement" | "sand" | "stone" | "ballast" | "water" | "additive" | "pigment";
+        MeasuredThing: "bag" | "addedCement" | "cement" | "sand" | "stone" | "ballast" | "water" | "additive" | "pigment" | "fibre";
         /**
          * @description What an edge meets.
          * @enum {unknown}
          */
         Meets: "form" | "wall" | "oldSlab" | "earlierPanel" | "open";
         /** @description What a remedy does, with the effect it would have. A closed family, stated by the rooms like Notice. */
-        Mend: components["schemas"]["MendAddHand"] | components["schemas"]["MendBiggerMixer"] | components["schemas"]["MendSecondMixer"] | components["schemas"]["MendMixNearer"] | components["schemas"]["MendLongerCure"] | components["schemas"]["MendCoverUnderPlastic"] | components["schemas"]["MendPondIt"] | components["schemas"]["MendCoverAtNight"] | components["schemas"]["MendBroomInstead"] | components["schemas"]["MendAnyPly"] | components["schemas"]["MendAnyBoard"] | components["schemas"]["MendSteeperFall"] | components["schemas"]["MendFallOffWall"] | components["schemas"]["MendAdvisedBase"] | components["schemas"]["MendPourLater"] | components["schemas"]["MendEveryOtherPanel"] | components["schemas"]["MendProposeJoints"] | components["schemas"]["MendOtherBag"] | components["schemas"]["MendNoStone"] | components["schemas"]["MendPlasticiseInstead"] | components["schemas"]["MendStirInAir"] | components["schemas"]["MendOneDose"] | components["schemas"]["MendUsualPigment"] | components["schemas"]["MendWithoutAdditive"] | components["schemas"]["MendBagMiddleWater"] | components["schemas"]["MendLessWater"] | components["schemas"]["MendAddMixer"] | components["schemas"]["MendRetard"] | components["schemas"]["MendCoolerHour"] | components["schemas"]["MendLaterDay"] | components["schemas"]["MendEarlierStart"] | components["schemas"]["MendRainCoverReady"] | components["schemas"]["MendShadeIt"] | components["schemas"]["MendBreakWind"] | components["schemas"]["MendMistIt"] | components["schemas"]["MendWarmWater"] | components["schemas"]["MendCoolWater"] | components["schemas"]["MendBlankLastEdge"] | components["schemas"]["MendSpreadGap"] | components["schemas"]["MendWithoutChloride"] | components["schemas"]["MendTakeSchool"] | components["schemas"]["MendThickerSlab"] | components["schemas"]["MendEnoughInShed"];
+        Mend: components["schemas"]["MendAddHand"] | components["schemas"]["MendBiggerMixer"] | components["schemas"]["MendSecondMixer"] | components["schemas"]["MendMixNearer"] | components["schemas"]["MendLongerCure"] | components["schemas"]["MendCoverUnderPlastic"] | components["schemas"]["MendPondIt"] | components["schemas"]["MendCoverAtNight"] | components["schemas"]["MendBroomInstead"] | components["schemas"]["MendAnyPly"] | components["schemas"]["MendAnyBoard"] | components["schemas"]["MendSteeperFall"] | components["schemas"]["MendFallOffWall"] | components["schemas"]["MendAdvisedBase"] | components["schemas"]["MendPourLater"] | components["schemas"]["MendEveryOtherPanel"] | components["schemas"]["MendProposeJoints"] | components["schemas"]["MendOtherBag"] | components["schemas"]["MendNoStone"] | components["schemas"]["MendPlasticiseInstead"] | components["schemas"]["MendStirInAir"] | components["schemas"]["MendOneDose"] | components["schemas"]["MendUsualPigment"] | components["schemas"]["MendWithoutAdditive"] | components["schemas"]["MendBagMiddleWater"] | components["schemas"]["MendLessWater"] | components["schemas"]["MendAddMixer"] | components["schemas"]["MendRetard"] | components["schemas"]["MendCoolerHour"] | components["schemas"]["MendLaterDay"] | components["schemas"]["MendEarlierStart"] | components["schemas"]["MendRainCoverReady"] | components["schemas"]["MendShadeIt"] | components["schemas"]["MendBreakWind"] | components["schemas"]["MendMistIt"] | components["schemas"]["MendWarmWater"] | components["schemas"]["MendCoolWater"] | components["schemas"]["MendBlankLastEdge"] | components["schemas"]["MendSpreadGap"] | components["schemas"]["MendWithoutChloride"] | components["schemas"]["MendTakeSchool"] | components["schemas"]["MendThickerSlab"] | components["schemas"]["MendPlasticUnder"] | components["schemas"]["MendStoneUnder"] | components["schemas"]["MendEnoughInShed"];
         MendAddHand: {
             /** @enum {string} */
             code: "addHand";
@@ -2890,6 +2913,10 @@ export interface components {
             costMoney: number;
             bag: string;
         };
+        MendPlasticUnder: {
+            /** @enum {string} */
+            code: "plasticUnder";
+        };
         MendPlasticiseInstead: {
             /** @enum {string} */
             code: "plasticiseInstead";
@@ -2960,6 +2987,12 @@ export interface components {
         MendStirInAir: {
             /** @enum {string} */
             code: "stirInAir";
+        };
+        MendStoneUnder: {
+            /** @enum {string} */
+            code: "stoneUnder";
+            /** Format: double */
+            baseMm: number;
         };
         MendTakeSchool: {
             /** @enum {string} */
@@ -3332,7 +3365,7 @@ export interface components {
             young: boolean;
         };
         /** @description What a finding says, with its facts. A closed family: every room states its own beside the rule, words belong to the browser. */
-        Notice: components["schemas"]["NoticeMixersWithoutHands"] | components["schemas"]["NoticeMixerTooSmall"] | components["schemas"]["NoticeBatchTooHeavy"] | components["schemas"]["NoticeDrillRests"] | components["schemas"]["NoticeWantsMixer"] | components["schemas"]["NoticeHeavyBatch"] | components["schemas"]["NoticeWhereTimeGoes"] | components["schemas"]["NoticeWantsHelper"] | components["schemas"]["NoticeMoreThanADay"] | components["schemas"]["NoticeCureStoppedEarly"] | components["schemas"]["NoticeCannotBeKeptWet"] | components["schemas"]["NoticeDriesOverNight"] | components["schemas"]["NoticeFrostNight"] | components["schemas"]["NoticeColdCure"] | components["schemas"]["NoticeWettingMissed"] | components["schemas"]["NoticeCoatTooLate"] | components["schemas"]["NoticeFrozenYoung"] | components["schemas"]["NoticeWeakerFromHeat"] | components["schemas"]["NoticeMilestoneOutOfSight"] | components["schemas"]["NoticeOutOfRange"] | components["schemas"]["NoticeTooMany"] | components["schemas"]["NoticeAirNeverTrowelled"] | components["schemas"]["NoticeToppingBetween"] | components["schemas"]["NoticeToppingBonded"] | components["schemas"]["NoticeUnknownBoard"] | components["schemas"]["NoticeBoardTooLow"] | components["schemas"]["NoticeDigBelowBoard"] | components["schemas"]["NoticePlyTooStiff"] | components["schemas"]["NoticeBendNeedsKerfs"] | components["schemas"]["NoticeCurveOfManyEdges"] | components["schemas"]["NoticeFallTooFlat"] | components["schemas"]["NoticeFallFlatAtHouse"] | components["schemas"]["NoticeFallToWall"] | components["schemas"]["NoticeBaseThinnerThanAdvised"] | components["schemas"]["NoticeFootingBelowFrost"] | components["schemas"]["NoticeQuantityUnread"] | components["schemas"]["NoticeUnknownTimeZone"] | components["schemas"]["NoticeNothingToPour"] | components["schemas"]["NoticeFileDamaged"] | components["schemas"]["NoticeFileUnitUnknown"] | components["schemas"]["NoticeFileUnitUnsupported"] | components["schemas"]["NoticeFileWithoutOutline"] | components["schemas"]["NoticeFileTooManyPoints"] | components["schemas"]["NoticeWeatherFileMissing"] | components["schemas"]["NoticeNumberMissing"] | components["schemas"]["NoticeLowAboveHigh"] | components["schemas"]["NoticeDayTypedTwice"] | components["schemas"]["NoticeSameId"] | components["schemas"]["NoticeUnknownElement"] | components["schemas"]["NoticeUnknownMix"] | components["schemas"]["NoticeNoSuchPanel"] | components["schemas"]["NoticeNoSuchCasting"] | components["schemas"]["NoticeWhichCasting"] | components["schemas"]["NoticeNoSuchCourse"] | components["schemas"]["NoticePouredTwice"] | components["schemas"]["NoticeEmptyPour"] | components["schemas"]["NoticePoursWaitForEachOther"] | components["schemas"]["NoticeTwoMixesInOnePour"] | components["schemas"]["NoticeMouldStillFull"] | components["schemas"]["NoticePouredBeforeItsBase"] | components["schemas"]["NoticeBulkheadStillStands"] | components["schemas"]["NoticeNotAWorkingDay"] | components["schemas"]["NoticeJointOutside"] | components["schemas"]["NoticePanelTooLong"] | components["schemas"]["NoticePanelTooSlender"] | components["schemas"]["NoticeCornerWithoutJoint"] | components["schemas"]["NoticeJointDeeperThanGroover"] | components["schemas"]["NoticeRepeatJoints"] | components["schemas"]["NoticeNoWayOut"] | components["schemas"]["NoticeBeyondReach"] | components["schemas"]["NoticeUnknownBag"] | components["schemas"]["NoticeMixWithoutCement"] | components["schemas"]["NoticeWaterOverBagLimit"] | components["schemas"]["NoticeWaterUnderBagLimit"] | components["schemas"]["NoticeWaterCementOutsideTable"] | components["schemas"]["NoticeThicknessOutsideMix"] | components["schemas"]["NoticeStoneTooLarge"] | components["schemas"]["NoticeExposureWaterCement"] | components["schemas"]["NoticeWetForOutdoors"] | components["schemas"]["NoticeExposureStrength"] | components["schemas"]["NoticeExposureAir"] | components["schemas"]["NoticeRapidTakesItsOwn"] | components["schemas"]["NoticeTooMuchRetarder"] | components["schemas"]["NoticeTooMuchPigment"] | components["schemas"]["NoticeAirNotForBags"] | components["schemas"]["NoticeRetardedAndAccelerated"] | components["schemas"]["NoticePigmentByLabel"] | components["schemas"]["NoticePlasticisedSegregates"] | components["schemas"]["NoticeCoarselyMeasured"] | components["schemas"]["NoticeAntifreezeIsNoCover"] | components["schemas"]["NoticeColdJoint"] | components["schemas"]["NoticeWeatherEndsEarly"] | components["schemas"]["NoticeRainBeforeSet"] | components["schemas"]["NoticeDryingFast"] | components["schemas"]["NoticeDriesBeforeItBleeds"] | components["schemas"]["NoticeColdWeather"] | components["schemas"]["NoticeMixTooCold"] | components["schemas"]["NoticeMixTooHot"] | components["schemas"]["NoticeMixOutOfReach"] | components["schemas"]["NoticeWaterScalds"] | components["schemas"]["NoticeMixingStops"] | components["schemas"]["NoticeZonesCollide"] | components["schemas"]["NoticeOutsideWorkingHours"] | components["schemas"]["NoticeAfterDark"] | components["schemas"]["NoticeRapidSetsAsPlaced"] | components["schemas"]["NoticeTooFewEdges"] | components["schemas"]["NoticeTurnsDoNotClose"] | components["schemas"]["NoticeOutlineGap"] | components["schemas"]["NoticeOutlineNotSolvable"] | components["schemas"]["NoticeEdgeBackwards"] | components["schemas"]["NoticeOutlineCrosses"] | components["schemas"]["NoticeOpeningOutside"] | components["schemas"]["NoticeOpeningsOverlap"] | components["schemas"]["NoticeTapesTooShort"] | components["schemas"]["NoticeTapesTooFarApart"] | components["schemas"]["NoticeCheckTapeMisfit"] | components["schemas"]["NoticePresetCannotBe"] | components["schemas"]["NoticeBendTooTight"] | components["schemas"]["NoticeTooNarrow"] | components["schemas"]["NoticeCurbWantsTwo"] | components["schemas"]["NoticeCurbLeansAway"] | components["schemas"]["NoticeEaseTooLarge"] | components["schemas"]["NoticeFieldTooThin"] | components["schemas"]["NoticeTwoPours"] | components["schemas"]["NoticeNoProbes"] | components["schemas"]["NoticeChlorideRustsSteel"] | components["schemas"]["NoticeUnknownBar"] | components["schemas"]["NoticeSteelDoesNotFit"] | components["schemas"]["NoticeShedHoldsNothing"] | components["schemas"]["NoticeBagsGrowOld"] | components["schemas"]["NoticeTooHeavyForCar"] | components["schemas"]["NoticeHeavyPiece"] | components["schemas"]["NoticeCausticCement"] | components["schemas"]["NoticeDustWhenTipping"] | components["schemas"]["NoticeHeavyLift"] | components["schemas"]["NoticeMixerGuard"] | components["schemas"]["NoticeMarkServices"] | components["schemas"]["NoticeWashOut"] | components["schemas"]["NoticeStructuralWork"] | components["schemas"]["NoticeWeatherFileDamaged"] | components["schemas"]["NoticeWeatherColumnMissing"] | components["schemas"]["NoticeWeatherUnitUnknown"] | components["schemas"]["NoticeWeatherGap"] | components["schemas"]["NoticeWeatherValueMissing"] | components["schemas"]["NoticeWeatherHourSkipped"] | components["schemas"]["NoticeWeatherHourTwice"] | components["schemas"]["NoticeWeatherTooLong"] | components["schemas"]["NoticeWeatherWithout"] | components["schemas"]["NoticeWeatherTypicalYear"] | components["schemas"]["NoticeWeatherLeapDay"];
+        Notice: components["schemas"]["NoticeMixersWithoutHands"] | components["schemas"]["NoticeMixerTooSmall"] | components["schemas"]["NoticeBatchTooHeavy"] | components["schemas"]["NoticeDrillRests"] | components["schemas"]["NoticeWantsMixer"] | components["schemas"]["NoticeHeavyBatch"] | components["schemas"]["NoticeWhereTimeGoes"] | components["schemas"]["NoticeWantsHelper"] | components["schemas"]["NoticeMoreThanADay"] | components["schemas"]["NoticeCureStoppedEarly"] | components["schemas"]["NoticeCannotBeKeptWet"] | components["schemas"]["NoticeDriesOverNight"] | components["schemas"]["NoticeFrostNight"] | components["schemas"]["NoticeColdCure"] | components["schemas"]["NoticeWettingMissed"] | components["schemas"]["NoticeCoatTooLate"] | components["schemas"]["NoticeFrozenYoung"] | components["schemas"]["NoticeWeakerFromHeat"] | components["schemas"]["NoticeMilestoneOutOfSight"] | components["schemas"]["NoticeOutOfRange"] | components["schemas"]["NoticeTooMany"] | components["schemas"]["NoticeAirNeverTrowelled"] | components["schemas"]["NoticeToppingBetween"] | components["schemas"]["NoticeToppingBonded"] | components["schemas"]["NoticeUnknownBoard"] | components["schemas"]["NoticeBoardTooLow"] | components["schemas"]["NoticeDigBelowBoard"] | components["schemas"]["NoticePlyTooStiff"] | components["schemas"]["NoticeBendNeedsKerfs"] | components["schemas"]["NoticeCurveOfManyEdges"] | components["schemas"]["NoticeFallTooFlat"] | components["schemas"]["NoticeFallFlatAtHouse"] | components["schemas"]["NoticeFallToWall"] | components["schemas"]["NoticeBaseThinnerThanAdvised"] | components["schemas"]["NoticeFootingBelowFrost"] | components["schemas"]["NoticeQuantityUnread"] | components["schemas"]["NoticeUnknownTimeZone"] | components["schemas"]["NoticeNothingToPour"] | components["schemas"]["NoticeFileDamaged"] | components["schemas"]["NoticeFileUnitUnknown"] | components["schemas"]["NoticeFileUnitUnsupported"] | components["schemas"]["NoticeFileWithoutOutline"] | components["schemas"]["NoticeFileTooManyPoints"] | components["schemas"]["NoticeWeatherFileMissing"] | components["schemas"]["NoticeNumberMissing"] | components["schemas"]["NoticeLowAboveHigh"] | components["schemas"]["NoticeDayTypedTwice"] | components["schemas"]["NoticeSameId"] | components["schemas"]["NoticeUnknownElement"] | components["schemas"]["NoticeUnknownMix"] | components["schemas"]["NoticeNoSuchPanel"] | components["schemas"]["NoticeNoSuchCasting"] | components["schemas"]["NoticeWhichCasting"] | components["schemas"]["NoticeNoSuchCourse"] | components["schemas"]["NoticePouredTwice"] | components["schemas"]["NoticeEmptyPour"] | components["schemas"]["NoticePoursWaitForEachOther"] | components["schemas"]["NoticeTwoMixesInOnePour"] | components["schemas"]["NoticeMouldStillFull"] | components["schemas"]["NoticePouredBeforeItsBase"] | components["schemas"]["NoticeBulkheadStillStands"] | components["schemas"]["NoticeNotAWorkingDay"] | components["schemas"]["NoticeJointOutside"] | components["schemas"]["NoticePanelTooLong"] | components["schemas"]["NoticePanelTooSlender"] | components["schemas"]["NoticeCornerWithoutJoint"] | components["schemas"]["NoticeJointDeeperThanGroover"] | components["schemas"]["NoticeRepeatJoints"] | components["schemas"]["NoticeNoWayOut"] | components["schemas"]["NoticeBeyondReach"] | components["schemas"]["NoticeUnknownBag"] | components["schemas"]["NoticeMixWithoutCement"] | components["schemas"]["NoticeWaterOverBagLimit"] | components["schemas"]["NoticeWaterUnderBagLimit"] | components["schemas"]["NoticeWaterCementOutsideTable"] | components["schemas"]["NoticeThicknessOutsideMix"] | components["schemas"]["NoticeStoneTooLarge"] | components["schemas"]["NoticeExposureWaterCement"] | components["schemas"]["NoticeWetForOutdoors"] | components["schemas"]["NoticeExposureStrength"] | components["schemas"]["NoticeExposureAir"] | components["schemas"]["NoticeRapidTakesItsOwn"] | components["schemas"]["NoticeTooMuchRetarder"] | components["schemas"]["NoticeTooMuchPigment"] | components["schemas"]["NoticeAirNotForBags"] | components["schemas"]["NoticeRetardedAndAccelerated"] | components["schemas"]["NoticePigmentByLabel"] | components["schemas"]["NoticePlasticisedSegregates"] | components["schemas"]["NoticeCoarselyMeasured"] | components["schemas"]["NoticeAntifreezeIsNoCover"] | components["schemas"]["NoticeColdJoint"] | components["schemas"]["NoticeWeatherEndsEarly"] | components["schemas"]["NoticeRainBeforeSet"] | components["schemas"]["NoticeDryingFast"] | components["schemas"]["NoticeDriesBeforeItBleeds"] | components["schemas"]["NoticeColdWeather"] | components["schemas"]["NoticeMixTooCold"] | components["schemas"]["NoticeMixTooHot"] | components["schemas"]["NoticeMixOutOfReach"] | components["schemas"]["NoticeWaterScalds"] | components["schemas"]["NoticeMixingStops"] | components["schemas"]["NoticeZonesCollide"] | components["schemas"]["NoticeOutsideWorkingHours"] | components["schemas"]["NoticeAfterDark"] | components["schemas"]["NoticeRapidSetsAsPlaced"] | components["schemas"]["NoticeTooFewEdges"] | components["schemas"]["NoticeTurnsDoNotClose"] | components["schemas"]["NoticeOutlineGap"] | components["schemas"]["NoticeOutlineNotSolvable"] | components["schemas"]["NoticeEdgeBackwards"] | components["schemas"]["NoticeOutlineCrosses"] | components["schemas"]["NoticeOpeningOutside"] | components["schemas"]["NoticeOpeningsOverlap"] | components["schemas"]["NoticeTapesTooShort"] | components["schemas"]["NoticeTapesTooFarApart"] | components["schemas"]["NoticeCheckTapeMisfit"] | components["schemas"]["NoticePresetCannotBe"] | components["schemas"]["NoticeBendTooTight"] | components["schemas"]["NoticeTooNarrow"] | components["schemas"]["NoticeCurbWantsTwo"] | components["schemas"]["NoticeCurbLeansAway"] | components["schemas"]["NoticeEaseTooLarge"] | components["schemas"]["NoticeFieldTooThin"] | components["schemas"]["NoticeTwoPours"] | components["schemas"]["NoticeNoProbes"] | components["schemas"]["NoticeChlorideRustsSteel"] | components["schemas"]["NoticeUnknownBar"] | components["schemas"]["NoticeSpansBetweenSupports"] | components["schemas"]["NoticeSteelDoesNotFit"] | components["schemas"]["NoticeShedHoldsNothing"] | components["schemas"]["NoticeBagsGrowOld"] | components["schemas"]["NoticeTooHeavyForCar"] | components["schemas"]["NoticeHeavyPiece"] | components["schemas"]["NoticeCausticCement"] | components["schemas"]["NoticeDustWhenTipping"] | components["schemas"]["NoticeHeavyLift"] | components["schemas"]["NoticeMixerGuard"] | components["schemas"]["NoticeMarkServices"] | components["schemas"]["NoticeWashOut"] | components["schemas"]["NoticeStructuralWork"] | components["schemas"]["NoticeWeatherFileDamaged"] | components["schemas"]["NoticeWeatherColumnMissing"] | components["schemas"]["NoticeWeatherUnitUnknown"] | components["schemas"]["NoticeWeatherGap"] | components["schemas"]["NoticeWeatherValueMissing"] | components["schemas"]["NoticeWeatherHourSkipped"] | components["schemas"]["NoticeWeatherHourTwice"] | components["schemas"]["NoticeWeatherTooLong"] | components["schemas"]["NoticeWeatherWithout"] | components["schemas"]["NoticeWeatherTypicalYear"] | components["schemas"]["NoticeWeatherLeapDay"];
         NoticeAfterDark: {
             /** @enum {string} */
             code: "afterDark";
@@ -4089,6 +4122,11 @@ export interface components {
             /** Format: double */
             used: number;
             good: string;
+        };
+        /** @description How much is for local code and licensed people. */
+        NoticeSpansBetweenSupports: {
+            /** @enum {string} */
+            code: "spansBetweenSupports";
         };
         NoticeSteelDoesNotFit: {
             /** @enum {string} */
@@ -5408,6 +5446,11 @@ export interface components {
             /** @description What goes wrong when it does, the most frequent first; only what happens in a case of twenty or more. */
             faults: components["schemas"]["FaultShare"][];
         };
+        /**
+         * @description What is poured, as a person would say it before anything is measured.
+         * @enum {unknown}
+         */
+        StartKind: "slab" | "drive" | "twoCourse" | "overlay" | "pebbleBed" | "border" | "curb" | "stones" | "treads" | "ribbon" | "counter" | "counterFaceDown" | "footing";
         /** @description Every hour of the coming days in which one might begin. */
         StartsReport: {
             /** @description By day and hour. */
@@ -5432,7 +5475,7 @@ export interface components {
          * @description Why a school does not fit.
          * @enum {unknown}
          */
-        SteelMisfit: "none" | "tooThin" | "tooLight" | "panelsTooLarge" | "otherSection" | "tooLong";
+        SteelMisfit: "none" | "tooThin" | "tooLight" | "panelsTooLarge" | "otherSection" | "tooLong" | "spans" | "bareEarth";
         SteelReport: {
             /** @description What was chosen. */
             school: components["schemas"]["SteelSchool"];
@@ -7094,6 +7137,37 @@ export interface operations {
             };
         };
     };
+    ListKinds: {
+        parameters: {
+            query?: {
+                units?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KindDto"][];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     ListCoats: {
         parameters: {
             query?: never;
@@ -7224,6 +7298,7 @@ export interface operations {
                 name?: string;
                 units?: string;
                 timeZone?: string;
+                kind?: string;
             };
             header?: never;
             path?: never;

@@ -10,6 +10,7 @@ export function measureAmount(m: Measure, format: Formats): string {
     case 'additive':
       return mix.doses(quarters(m.count));
     case 'pigment':
+    case 'fibre':
     case 'addedCement':
       return format.weighed(m.kg);
     case 'water':

@@ -14,6 +14,23 @@ export const elementKinds: Record<ElementKind, string> = {
   footing: 'Footing or pier',
 };
 
+/** What is poured, as a new job asks it first. */
+export const startKinds: Record<Enum<'StartKind'>, string> = {
+  slab: 'Slab, patio, pad',
+  drive: 'Drive',
+  twoCourse: 'Slab in two courses',
+  overlay: 'Skim or overlay',
+  pebbleBed: 'Pebbles in a bed',
+  border: 'Border',
+  curb: 'Kerb',
+  stones: 'Stepping stones',
+  treads: 'Treads, blocks',
+  ribbon: 'Ribbon pavers',
+  counter: 'Counter, in place',
+  counterFaceDown: 'Top, face down',
+  footing: 'Footings, piers',
+};
+
 export const slabUses: Record<Enum<'SlabUse'>, string> = {
   patio: 'Feet and chairs',
   walk: 'A walk',
@@ -145,6 +162,8 @@ export const misfits: Record<Enum<'SteelMisfit'>, string> = {
   panelsTooLarge: 'it is too large to go without',
   otherSection: 'it is made for another kind of section',
   tooLong: 'a long piece snaps without bars',
+  spans: 'what lies on supports and carries between them wants bars, low in it',
+  bareEarth: 'bare earth would rust it: put stone or plastic under it',
 };
 
 export const cornerSchemes: Record<Enum<'CornerScheme'>, string> = {

@@ -181,6 +181,8 @@ const findings: Sentences<Notice> = {
     'Concrete with air is never steel-trowelled: its skin comes off. Float and broom it.',
   antifreezeIsNoCover: (f, fmt) =>
     `It goes down to ${fmt.celsius(f.airC)}. Antifreeze helps it set in the cold; it does not keep it from freezing. Cover it.`,
+  spansBetweenSupports: () =>
+    'It lies on supports and carries between them: what is shown is usual practice, not worked out for its load. How much steel it wants is for your local code and someone licensed.',
   mixersWithoutHands: (f) => `${number(f.mixers)} mixers and ${number(f.hands)} hands: one stands still.`,
   coarselyMeasured: (f) =>
     `Measured in quarters, the water/cement is ${number(f.offPct, 1)} % off and the volume ${number(f.yieldPct, 1)} %. Take smaller containers, or whole multiples.`,
@@ -375,6 +377,8 @@ const remedies: Sentences<Mend> = {
   enoughInShed: (e, fmt) => `There is enough: ${number(e.used, 1)}, saves ${fmt.money(e.savesMoney)}`,
   biggerMixer: (e, fmt) =>
     `Take a drum of ${fmt.litres(e.sizeL)}${e.mixingMin != null ? `: done in ${duration(e.mixingMin)}` : ''}`,
+  plasticUnder: () => 'Lay plastic under it',
+  stoneUnder: (e, fmt) => `Put ${fmt.small(e.baseMm)} of stone under it`,
   secondMixer: (e) => `Run ${number(e.mixers)} mixers: done in ${duration(e.mixingMin)}`,
   mixNearer: (e, fmt) => `Mix ${fmt.length(e.runM)} from the pour: done in ${duration(e.mixingMin)}`,
   laterDay: (e) =>

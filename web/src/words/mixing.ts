@@ -34,6 +34,7 @@ export const things: Record<Enum<'MeasuredThing'>, string> = {
   water: 'water',
   additive: 'additive',
   pigment: 'pigment',
+  fibre: 'fibre',
 };
 
 export const additives: Record<Additive, string> = {

@@ -75,8 +75,8 @@ export const save = {
 export const yard = {
   title: 'The yard',
   newJob: 'New job',
-  name: 'What are you pouring?',
-  namePlaceholder: 'Path to the greenhouse',
+  name: 'What you call it',
+  whatIsPoured: 'What is poured?',
   start: 'Start',
   openFile: 'Open a job file',
   empty: 'Nothing planned yet. Start a job: the first figures stand before you have finished typing.',
@@ -308,6 +308,7 @@ export const loading: Record<Enum<'LoadingStep'>, string> = {
   cement: 'the cement',
   colour: 'the colour',
   addedCement: 'the added cement',
+  fibre: 'the fibre, sprinkled in',
   mixOn: 'let it mix',
   bags: 'the bags, one after another',
   dryMaterial: 'sand, stone and cement',

@@ -10,10 +10,11 @@ import {
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { api, http, type JobDocument, type JobLine, type Units } from '../api/client';
+import { api, http, type Enum, type JobDocument, type JobLine, type Units } from '../api/client';
 import { AppFrame } from '../app/AppFrame';
 import { calendarDay, formatsFor, number, type Formats } from '../format/format';
-import { app, pours as pourWords, save as saveWords, yard as words } from '../words';
+import { KindPicture } from '../drawing/KindPicture';
+import { app, pours as pourWords, save as saveWords, startKinds, yard as words } from '../words';
 import { SmallPlan } from './SmallPlan';
 import classes from './YardPage.module.css';
 
@@ -92,6 +93,7 @@ function NewJob() {
   const navigate = useNavigate();
   const [name, setName] = useState('');
   const [units, setUnits] = useState<Units>('metric');
+  const [kind, setKind] = useState<Enum<'StartKind'>>('slab');
   const [wrong, setWrong] = useState<string | null>(null);
 
   const add = async (document: unknown) => {
@@ -101,9 +103,9 @@ function NewJob() {
   };
   const start = async () => {
     const { data, error } = await http.GET('/api/jobs/start', {
-      params: { query: { name: name.trim() || words.newJob, units, timeZone: zone } },
+      params: { query: { name: name.trim() || startKinds[kind], units, timeZone: zone, kind } },
     });
-    if (data) await add(data);
+    if (data) await add({ ...data, elements: data.elements.map((e) => ({ ...e, name: startKinds[kind] })) });
     else setWrong((error as { detail?: string } | undefined)?.detail ?? app.failed);
   };
   const open = async (file: File | null) => {
@@ -123,9 +125,28 @@ function NewJob() {
       }}
     >
       <h2 className={classes.groupTitle}>{words.newJob}</h2>
+      <fieldset className={classes.kinds}>
+        <legend>{words.whatIsPoured}</legend>
+        {(Object.keys(startKinds) as (keyof typeof startKinds)[]).map((k) => (
+          <label key={k} className={classes.kind} data-kind={k}>
+            <input
+              type="radio"
+              name="kind"
+              className="visually-hidden"
+              value={k}
+              checked={k === kind}
+              onChange={() => {
+                setKind(k);
+              }}
+            />
+            <KindPicture kind={k} />
+            <span>{startKinds[k]}</span>
+          </label>
+        ))}
+      </fieldset>
       <TextInput
         label={words.name}
-        placeholder={words.namePlaceholder}
+        placeholder={startKinds[kind]}
         value={name}
         maxLength={120}
         error={wrong}

@@ -35,6 +35,9 @@ public sealed record ElementTraits(bool OnGround, bool Flat, JointLayout Jointed
     /// <summary>A greater thickness is a way out where steel does not fit.</summary>
     public bool Thickens { get; init; }
 
+    /// <summary>It lies on supports and carries between them.</summary>
+    public bool Spans { get; init; }
+
     /// <summary>Days that it stays in the mould where nothing is said.</summary>
     public double UsualStripDays { get; init; } = 2;
 

@@ -55,12 +55,18 @@ public sealed record PieceDocument : OutlinedDocument
 
     public required MouldsDocument Casting { get; init; }
 
+    /// <summary>It lies on supports and carries between them; null takes a tread as one that does.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public bool? Spans { get; init; }
+
     internal override ElementTraits Traits => new(
         OnGround: false, Flat: false, JointLayout.None, Load.Foot, Carries ? SteelSection.Strip : SteelSection.Thin, Carries ? MixUse.Curb : MixUse.Moulded)
     {
         Mould = MouldKind.Pieces,
         Lifted = true,
         ThicknessSaid = true,
+        Spans = Spans ?? Use == PieceUse.Tread,
+        Thickens = true,
         // Source: site practice: stones 48 h, treads 3-7 days.
         UsualStripDays = Carries ? 3 : 2,
     };

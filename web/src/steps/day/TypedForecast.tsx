@@ -2,7 +2,6 @@ import { Button, Group } from '@mantine/core';
 import type { JobDocument } from '../../api/client';
 import { Amount } from '../../fields/Amount';
 import { DateField } from '../../fields/DateField';
-import { Notes } from '../../fields/Notes';
 import { Pick } from '../../common/Pick';
 import { calendarDay } from '../../format/format';
 import { useDocument, useEditing } from '../../job/JobContext';
@@ -44,7 +43,6 @@ export function TypedForecast({ first }: { first: string }) {
   return (
     <div data-testid="typed-forecast">
       <p className={classes.source}>{typed ? words.kept(calendarDay(typed.on).day) : words.hint}</p>
-      <Notes under={['/site/typed']} only={['error', 'warning', 'note']} />
       {days.map((d, i) => (
         <fieldset key={i} className={classes.typedDay}>
           <legend>{words.dayOf(calendarDay(d.date).weekday, calendarDay(d.date).day)}</legend>

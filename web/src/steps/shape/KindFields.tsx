@@ -5,7 +5,7 @@ import { kinds } from './kinds';
 /** The fields of an element, whatever its kind. */
 export function KindFields({ element, path }: { element: ElementDocument; path: ElementPointer }) {
   // The registry gives each kind its own fields; the pair cannot be told to the compiler.
-  const Fields = kinds[element.kind].Fields as (props: {
+  const Fields = kinds[element.kind] as (props: {
     element: ElementDocument;
     path: ElementPointer;
   }) => React.ReactNode;

@@ -1,6 +1,12 @@
 import { Button, Group, NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import type { ElementDocument, ElementKind, ElementReport, Meets } from '../../api/client';
+import {
+  api,
+  type ElementDocument,
+  type ElementKind,
+  type ElementReport,
+  type Meets,
+} from '../../api/client';
 import { Amount } from '../../fields/Amount';
 import { ElementPick } from '../../fields/ElementPick';
 import { grade, number, type Formats } from '../../format/format';
@@ -17,6 +23,7 @@ import {
   meets,
   pours as pourWords,
   shape as words,
+  startKinds,
   steps,
 } from '../../words';
 import { PlanDrawing } from '../../drawing/PlanDrawing';
@@ -28,7 +35,6 @@ import type { ElementPointer } from '../../job/pointer';
 import { setEdge } from './edges';
 import { jointsOf } from './jointsOf';
 import { KindFields } from './KindFields';
-import { freshElement } from './kinds';
 import { PourDays } from './PourDays';
 import classes from './ShapeStep.module.css';
 
@@ -125,6 +131,7 @@ function ElementTools({ at }: { at: number }) {
   const { edit } = useEditing();
   const [, choose] = useChosenElement();
   const { units } = document;
+  const fresh = api.useQuery('get', '/api/kinds', { params: { query: { units } } }, { staleTime: Infinity });
   const count = document.elements.length;
   const put = (change: (elements: ElementDocument[]) => ElementDocument[], show: number) => {
     edit(null, (job) => ({ ...job, elements: change(job.elements) }));
@@ -139,15 +146,16 @@ function ElementTools({ at }: { at: number }) {
         value=""
         data={[
           { value: '', label: fields.addElement },
-          ...Object.entries(elementKinds).map(([value, label]) => ({ value, label })),
+          ...Object.entries(startKinds).map(([value, label]) => ({ value, label })),
         ]}
         onChange={(e) => {
-          const kind = e.currentTarget.value as ElementKind | '';
-          if (kind === '') return;
+          const kind = e.currentTarget.value;
+          const first = fresh.data?.find((k) => k.kind === kind);
+          if (!first) return;
           put(
             (elements) => [
               ...elements,
-              { ...freshElement(kind, units, elementKinds[kind]), id: idIn(elements) },
+              { ...first.element, name: startKinds[first.kind], id: idIn(elements) },
             ],
             count,
           );

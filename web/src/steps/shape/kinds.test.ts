@@ -3,20 +3,8 @@ import type { ElementReport } from '../../api/client';
 import { formatsFor } from '../../format/format';
 
 vi.stubGlobal('window', { location: { origin: 'http://127.0.0.1' } });
-const { kinds, freshElement } = await import('./kinds');
 const { setEdge } = await import('./edges');
 const { jointsOf } = await import('./jointsOf');
-
-describe.each(['metric', 'us'] as const)('a first element in %s', (units) => {
-  test.each(Object.keys(kinds) as (keyof typeof kinds)[])('%s is said in that system only', (kind) => {
-    const element = freshElement(kind, units, 'New');
-    expect(element.kind).toBe(kind);
-    expect(element.name).toBe('New');
-    const sizes = JSON.stringify(element).match(/"[^"]*\d[^"]*(mm|m|ft|\\")"/g) ?? [];
-    expect(sizes.length).toBeGreaterThan(0);
-    for (const size of sizes) expect(size).toMatch(units === 'us' ? /ft|\\"/ : /\d m?m"/);
-  });
-});
 
 describe('what an edge meets', () => {
   test('the list grows as far as the edge that is changed, with form boards before it', () => {

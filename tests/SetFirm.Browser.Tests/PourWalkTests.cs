@@ -55,7 +55,7 @@ public sealed class PourWalkTests(Site site, Browser browser) : IClassFixture<Si
         Open(id, "day");
         Pour("casting 2").Click();
         browser.Until(() => browser.Field("Another date").GetAttribute("value") == "2027-05-08");
-        browser.Type("Another date", "05072027");
+        browser.Type("Another date", "2027-05-07");
         var full = browser.Find(By.CssSelector("li[data-code=mouldStillFull]"));
         full.FindElement(By.XPath(".//button[contains(., 'later')]")).Click();
         browser.Until(() => browser.Driver.FindElements(By.CssSelector("li[data-code=mouldStillFull]")).Count == 0);

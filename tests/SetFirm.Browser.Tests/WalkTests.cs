@@ -90,7 +90,7 @@ public sealed class WalkTests(Site site, Browser browser) : IClassFixture<Site>,
         browser.Step("Load");
         browser.Field("Hands").SendKeys(Keys.Backspace); // cleared first, as on a phone
         browser.Field("Hands").SendKeys("1");
-        browser.Says("one every 6.3 min");
+        browser.Says("one every 10 min");
         browser.Driver.Title.ShouldBe("Moving: Load – Set Firm");
     }
 
@@ -101,7 +101,7 @@ public sealed class WalkTests(Site site, Browser browser) : IClassFixture<Site>,
         browser.Open(site.Address);
         browser.Keyboard(Keys.Tab);
         browser.Driver.SwitchTo().ActiveElement().Text.ShouldBe("Skip to the plan");
-        TabTo("What are you pouring?");
+        TabTo("What you call it");
         browser.Keyboard("By hand", Keys.Enter);
         browser.Until(() => browser.Driver.Url.EndsWith("/shape", StringComparison.Ordinal));
         browser.Settled();
@@ -174,7 +174,7 @@ public sealed class WalkTests(Site site, Browser browser) : IClassFixture<Site>,
     private void NewJob(string name)
     {
         browser.Open(site.Address);
-        browser.Type("What are you pouring?", name);
+        browser.Type("What you call it", name);
         browser.Press("Start");
         browser.Until(() => browser.Driver.Url.EndsWith("/shape", StringComparison.Ordinal));
         browser.Settled();

@@ -68,7 +68,7 @@ public static class StartingJob
         };
     }
 
-    /// <summary>A new job with what stays the same from one to the next: prices, bags of one's own, containers, mixer and hands.</summary>
+    /// <summary>A new job with what stays the same from one to the next: prices, bags of one's own, containers, the place, hands, and the mixer where it is one for as much.</summary>
     /// <param name="start">The new job.</param>
     /// <param name="last">The job before it; one of another system has nothing to give.</param>
     public static JobDocument After(JobDocument start, JobDocument last)
@@ -78,7 +78,7 @@ public static class StartingJob
         return last.Units != start.Units || last.Build.Sold != start.Build.Sold ? start : start with
         {
             Mix = start.Mix with { Containers = last.Mix.Containers },
-            Mixing = last.Mixing with { Mixer = start.Mixing.Mixer is DrumDocument ? last.Mixing.Mixer : start.Mixing.Mixer, WantedMixC = null, WaterC = start.Mixing.WaterC },
+            Mixing = last.Mixing with { Mixer = start.Mixing.Mixer is DrumDocument && last.Mixing.Mixer is DrumDocument or ForcedDocument ? last.Mixing.Mixer : start.Mixing.Mixer, WantedMixC = null, WaterC = start.Mixing.WaterC },
             Site = start.Site with { Latitude = last.Site.Latitude, Longitude = last.Site.Longitude },
             Buy = last.Buy with { Shed = [], Extras = [] },
         };

@@ -29,10 +29,28 @@ public sealed record StartRanking(ImmutableArray<RankedStart> Hours, ImmutableAr
     /// <summary>An hour that goes well less often is not proposed.</summary>
     private const double LeastChance = 0.5;
 
+    /// <summary>People like to begin at about this hour.</summary>
+    private static readonly LocalTime Liked = new(8, 0);
+
     /// <summary>The day must have room in the forecast: past its end nothing is known.</summary>
     private static readonly Duration Room = Duration.FromHours(12);
 
     public static StartRanking None { get; } = new([], [], 0);
+
+    /// <summary>A first proposal: of the hours that go well about as often as the best, the first day's that is nearest to when people like to begin; null where none will do.</summary>
+    public RankedStart? First
+    {
+        get
+        {
+            if (Hours.IsEmpty || Hours.Max(h => h.Odds.Chance) is var top && top < LeastChance)
+            {
+                return null;
+            }
+
+            var good = Hours.Where(h => h.Odds.Chance >= top - SameChance).ToArray();
+            return good.Where(h => h.Local.Date == good[0].Local.Date).MinBy(h => Math.Abs((h.Local.TimeOfDay - Liked).ToDuration().TotalMinutes));
+        }
+    }
 
     /// <summary>Follows each hour through many ways the weather and the mix may go.</summary>
     /// <param name="task">As said; its own day and hour do not matter.</param>

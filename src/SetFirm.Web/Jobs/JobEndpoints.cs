@@ -76,10 +76,10 @@ internal static class JobEndpoints
         var last = recent.Select(Kept).OfType<JobRead.Ok>().Select(r => r.Document).FirstOrDefault(d => d.Units == system);
         var job = last is null ? start : StartingJob.After(start, last);
         // The best hour of the days ahead, or tomorrow at eight where none will do.
-        var best = Planner.Starts(job, weather.Ahead(job), notBefore: zone.AtStartOfDay(tomorrow).ToInstant(), members: DayPlanner.BandMembers).Best;
-        return TypedResults.Ok(best.IsEmpty ? job : job with
+        var best = Planner.Starts(job, weather.Ahead(job), notBefore: zone.AtStartOfDay(tomorrow).ToInstant(), members: DayPlanner.BandMembers).First;
+        return TypedResults.Ok(best is null ? job : job with
         {
-            Day = job.Day with { Date = LocalDatePattern.Iso.Format(best[0].Local.Date), Start = TimePattern.Format(best[0].Local.TimeOfDay) },
+            Day = job.Day with { Date = LocalDatePattern.Iso.Format(best.Local.Date), Start = TimePattern.Format(best.Local.TimeOfDay) },
         });
     }
 

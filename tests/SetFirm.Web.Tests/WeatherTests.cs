@@ -82,8 +82,16 @@ public sealed class WeatherTests(Site site) : IClassFixture<Site>
             ["on"] = "2027-05-04",
             ["days"] = new JsonArray(new JsonObject
             {
-                ["date"] = "2027-05-06", ["lowC"] = 21, ["highC"] = 33, ["windKmh"] = 9, ["sky"] = "clear", ["humidityPct"] = 40,
-                ["rainMorningPct"] = 0, ["rainAfternoonPct"] = 0, ["rainEveningPct"] = 0, ["rainNightPct"] = 0,
+                ["date"] = "2027-05-06",
+                ["lowC"] = 21,
+                ["highC"] = 33,
+                ["windKmh"] = 9,
+                ["sky"] = "clear",
+                ["humidityPct"] = 40,
+                ["rainMorningPct"] = 0,
+                ["rainAfternoonPct"] = 0,
+                ["rainEveningPct"] = 0,
+                ["rainNightPct"] = 0,
             }),
         };
         var told = JsonNode.Parse(await (await site.Send(HttpMethod.Post, "/api/days", document.ToJsonString())).Content.ReadAsStringAsync(token))!;

@@ -1,3 +1,5 @@
+using System.Text.Json.Serialization;
+
 namespace SetFirm.Core.Job;
 
 /// <summary>Where things come from and what they cost. Prices are in the money that <see cref="Currency"/> names.</summary>
@@ -79,7 +81,7 @@ public sealed record OwnBagDocument
     /// <summary>A volume.</summary>
     public required string MostWater { get; init; }
 
-    /// <summary>MPa at 28 days, at its most water.</summary>
+    /// <summary>MPa at 28 days, at the middle of its water.</summary>
     public required double F28Mpa { get; init; }
 
     /// <summary>At 20 °C.</summary>
@@ -98,4 +100,12 @@ public sealed record OwnBagDocument
     public required double StoneMm { get; init; }
 
     public required Mixes.MixFamily Family { get; init; }
+
+    /// <summary>Air that its maker has put in, per cent; null where it is not air-entrained.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public double? AirPct { get; init; }
+
+    /// <summary>Cement, per cent of its mass; null where it does not tell: no w/c is shown.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public double? CementPct { get; init; }
 }

@@ -40,6 +40,7 @@ internal static class OwnBags
         var sound = gate.InRange(at.At(nameof(said.F28Mpa)), said.F28Mpa, 1, 120, RangeUnit.Mpa) & gate.InRange(at.At(nameof(said.InitialSetH)), said.InitialSetH, 0.05, 48, RangeUnit.H)
             & gate.InRange(at.At(nameof(said.FinalSetH)), said.FinalSetH, said.InitialSetH, 96, RangeUnit.H) & gate.InRange(at.At(nameof(said.LeastThicknessMm)), said.LeastThicknessMm, 0, 1000, RangeUnit.Mm)
             & gate.InRange(at.At(nameof(said.StoneMm)), said.StoneMm, 0, 40, RangeUnit.Mm)
+            & (said.AirPct is not { } air || gate.InRange(at.At(nameof(said.AirPct)), air, 0, 15, RangeUnit.Pct)) & (said.CementPct is not { } cement || gate.InRange(at.At(nameof(said.CementPct)), cement, 5, 60, RangeUnit.Pct))
             & (said.MostThicknessMm is not { } thick || gate.InRange(at.At(nameof(said.MostThicknessMm)), thick, Math.Max(1, said.LeastThicknessMm), 5000, RangeUnit.Mm));
         if (!sound || mass is not { } m || yield is not { } y || least is not { } from || most is not { } to)
         {
@@ -54,6 +55,7 @@ internal static class OwnBags
 
         return new BagMix(
             said.Id, BagKind.Own, m, y, from, to, Strength.FromMegapascals(said.F28Mpa), Duration.FromHours(said.InitialSetH), Duration.FromHours(said.FinalSetH),
-            Length.FromMillimetres(said.LeastThicknessMm), said.MostThicknessMm is { } t ? Length.FromMillimetres(t) : null, said.Family, said.StoneMm, Cement: null);
+            Length.FromMillimetres(said.LeastThicknessMm), said.MostThicknessMm is { } t ? Length.FromMillimetres(t) : null, said.Family, said.StoneMm, said.CementPct / 100)
+        { AirShare = said.AirPct / 100 ?? BagMix.EntrappedAir };
     }
 }

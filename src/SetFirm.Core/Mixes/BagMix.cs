@@ -38,7 +38,10 @@ public sealed record BagMix(
     public UnitSystem? Sold { get; init; }
 
     /// <summary>Of its volume, 0-1: what is trapped, or what its maker has put in.</summary>
-    public double AirShare { get; init; } = 0.02;
+    public double AirShare { get; init; } = EntrappedAir;
+
+    /// <summary>Trapped in any concrete.</summary>
+    public const double EntrappedAir = 0.02;
 
     /// <summary>With so much air it is air-entrained.</summary>
     public const double EntrainedAir = 0.04;

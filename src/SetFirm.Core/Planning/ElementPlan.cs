@@ -42,6 +42,15 @@ public sealed record ElementPlan
     /// <summary>Of its own mix, waste included.</summary>
     public double OrderL => Read.OrderL;
 
+    /// <summary>Every face that air reaches, m2: what is covered and coated.</summary>
+    public double OpenM2 => FaceM2 + (Traits.SidesShow ? Cast.Plan.Perimeter.Metres * Cast.FormHeight.Metres * Cast.Count : 0);
+
+    /// <summary>Its mix has no stone.</summary>
+    public bool Mortar { get; init; }
+
+    /// <summary>One piece, hardened.</summary>
+    public Mass PieceMass => Cast.PieceMass(Mortar);
+
     /// <summary>Of its face, m2.</summary>
     public double FaceM2 => Cast.Plan.NetArea.SquareMetres * Cast.Count;
 

@@ -131,7 +131,7 @@ internal static class ElementPlanner
             read.EdgesMeeting(Meets.EarlierPanel).Sum(cast.Plan.EdgeMetres) + seams.All.Sum(c => c.LengthM));
     }
 
-    private static void CheckPiece(ElementPlan element, Gate gate) => Cautions.CheckPiece(element.Cast.PieceMass, element.At.Self, gate);
+    private static void CheckPiece(ElementPlan element, Gate gate) => Cautions.CheckPiece(element.PieceMass, element.At.Self, gate);
 
     private static Dig? Dug(ElementPlan element, ReadBuild site, Gate gate)
     {

@@ -23,6 +23,9 @@ namespace SetFirm.Core.Planning;
 /// <remarks>Pure and total: the same call gives the same plan, and anything wrong with the job is a finding, never an exception, NaN or infinity.</remarks>
 public static class Planner
 {
+    /// <summary>Air in which people who pour need shade and water, °C. Source: site practice.</summary>
+    private const double HotForPeopleC = 28;
+
     /// <param name="job">What was said.</param>
     /// <param name="weather">Hours at the site; outside them their mean day stands in.</param>
     /// <param name="log">What was told of so far.</param>
@@ -45,6 +48,12 @@ public static class Planner
         var works = JobReader.Works(job.Day, gate);
         var sketches = elements is { } shaped ? Split(job, shaped, gate) : [];
         var asked = Math.Max(0, sketches.ToList().FindIndex(s => s.Id == pour));
+        elements = elements is { } of ? [.. of.Select(e => e with { Mortar = mixes.FirstOrDefault(m => m.Id == e.Mix)?.Recipe.StoneMm is 0 })] : null;
+        foreach (var element in elements ?? [])
+        {
+            ShapeAdvice.ExplainPiece(element.Cast, element.Mortar, element.At.Self.Path, gate);
+        }
+
         BuildPlan? build = null;
         if (elements is { } all && site is not null)
         {
@@ -74,7 +83,7 @@ public static class Planner
             gate.Add(new Finding(Severity.Warning, Places.Site.WeatherFile, new Notice.WeatherFileMissing()));
         }
 
-        Cautions.Check(recipe?.Recipe.LiftKg, full?.Load.Load is { Place.Mixer.By: not MixedBy.Hoe }, Places.Mix(0), gate);
+        Cautions.Check(Hazards(job, elements, recipe?.Recipe, full), Places.Mix(0), gate);
         BuyPlan? buy = null;
         if (elements is { } bought && recipe is not null && terms is not null && wanted is not null)
         {
@@ -209,6 +218,20 @@ public static class Planner
         return seams;
     }
 
+    private static Hazards Hazards(JobDocument job, ImmutableArray<ElementPlan>? elements, Recipe? recipe, PourPlan? pour)
+    {
+        var all = elements ?? [];
+        return new Hazards(
+            // Nothing known yet: say it rather than not.
+            elements is null || all.Any(e => e.Build?.Dig is not null),
+            all.Any(e => e.Traits.Spans || e.Traits.Load == Load.Vehicle || e.Traits.Section == SteelSection.Footing),
+            all.Any(e => e.Finish == Finishing.Finish.GroundLater || e.Traits.Section == SteelSection.Counter || e.Joints.Sawn),
+            job.Cure.Coats.Any(c => c.OnDry && c.RecoatLeastH > 0),
+            recipe?.LiftKg,
+            pour?.Load.Load is { Place.Mixer.By: not MixedBy.Hoe },
+            pour?.Day is { } day && day.Hours.Any(h => h.Air.Celsius > HotForPeopleC));
+    }
+
     private static CureUse UseOf(ImmutableArray<ElementPlan> elements, PourLoad pour)
     {
         ElementPlan[] own = [.. pour.Sketch.Parts.Select(p => elements.First(e => e.Index == p.Element)).Distinct()];
@@ -246,6 +269,6 @@ public static class Planner
         job.Build.Sold);
 
     private static BuyElement Bought(ElementPlan element, ElementBuild built) => new(
-        element.Index, element.Cast, element.OrderL, built.Dig, built.Forms, built.Mould, built.Steel, built.IsolationM, built.BondBreakerM, element.Traits.Sealed,
+        element.Index, element.Cast, element.OpenM2, element.OrderL, built.Dig, built.Forms, built.Mould, built.Steel, built.IsolationM, built.BondBreakerM, element.Traits.Sealed,
         element.Cast.Pebbles.CubicMetres * Ingredients.StoneKgPerM3);
 }

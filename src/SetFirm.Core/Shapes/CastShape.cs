@@ -62,8 +62,12 @@ public sealed record CastShape(
     /// <summary>Hardened concrete, kg/m3. Source: site practice.</summary>
     public const double HardKgPerM3 = 2_350;
 
+    /// <summary>And mortar, without stone.</summary>
+    public const double MortarKgPerM3 = 2_150;
+
     /// <summary>One piece, hardened.</summary>
-    public Mass PieceMass => Mass.FromKilograms(Net.CubicMetres * HardKgPerM3 / Count);
+    /// <param name="mortar">Of a mix without stone.</param>
+    public Mass PieceMass(bool mortar) => Mass.FromKilograms(Net.CubicMetres * (mortar ? MortarKgPerM3 : HardKgPerM3) / Count);
 
     /// <summary>Poured one after the other, the first below; none where it is poured in one.</summary>
     public ImmutableArray<CastCourse> Courses { get; init; } = [];

@@ -29,7 +29,6 @@ public static class ShapeAdvice
 
         remarks.WhyOf(of, Volume(cast), cast.Net.Litres, Source.Geometry);
         remarks.WhyOf(of, new Why.OrderVolume(NetL: cast.Net.Litres, WastePct: wastePct), orderL, Source.SitePractice);
-        remarks.WhyOf(of, new Why.PieceMass(PieceL: cast.Net.Litres / cast.Count, HardKg: CastShape.HardKgPerM3), cast.PieceMass.Kilograms, Source.SitePractice);
     }
 
     // Several parts are told one by one; a single one by its area and its depth.
@@ -45,5 +44,19 @@ public static class ShapeAdvice
         return new Why.NetVolume(
             SlabL: Of(CastPart.Slab), ThickEdgesL: Of(CastPart.ThickEdges), FieldL: Of(CastPart.Field), ApronsL: Of(CastPart.Aprons), FootingL: Of(CastPart.Footing),
             TubeL: Of(CastPart.Tube), BaseCourseL: Of(CastPart.BaseCourse), ToppingL: Of(CastPart.Topping), PebbleBedL: Of(CastPart.PebbleBed));
+    }
+
+    /// <summary>What one piece weighs, once its mix is known.</summary>
+    /// <param name="cast">The element.</param>
+    /// <param name="mortar">Its mix has no stone.</param>
+    /// <param name="of">Path of the element.</param>
+    /// <param name="remarks">Takes the reason.</param>
+    public static void ExplainPiece(CastShape cast, bool mortar, string of, Remarks remarks)
+    {
+        ArgumentNullException.ThrowIfNull(cast);
+        ArgumentNullException.ThrowIfNull(remarks);
+        remarks.WhyOf(
+            of, new Why.PieceMass(PieceL: cast.Net.Litres / cast.Count, HardKg: mortar ? CastShape.MortarKgPerM3 : CastShape.HardKgPerM3), cast.PieceMass(mortar).Kilograms,
+            Source.SitePractice);
     }
 }

@@ -115,8 +115,8 @@ public static class BuyAdvice
             new(Goods.BondBreaker, built.BondBreakerM),
             new(Goods.Pebbles, built.PebbleKg),
             .. job.Plastic && built.Dig is not null ? Plastic(area) : [],
-            .. Cover(job.Method, area),
-            new(Goods.Sealer, built.Sealed ? area * SealerCoats / Goods.SealerCoversM2 : 0),
+            .. Cover(job.Method, built.OpenM2),
+            new(Goods.Sealer, built.Sealed ? built.OpenM2 * SealerCoats / Goods.SealerCoversM2 : 0),
         ];
         return needs.Select(n => n with { Element = built.Index });
     }

@@ -21,6 +21,7 @@ public sealed record BuyTerms(PriceBook Prices, ImmutableArray<(string Good, dou
 /// <summary>What an element takes besides concrete.</summary>
 /// <param name="Index">Of the element.</param>
 /// <param name="Cast">Its shape.</param>
+/// <param name="OpenM2">Every face that air reaches.</param>
 /// <param name="OrderL">Concrete, waste included: whole-job things are shared out by it.</param>
 /// <param name="Dig">Null where nothing is dug.</param>
 /// <param name="Forms">Null where no boards hold it.</param>
@@ -31,7 +32,7 @@ public sealed record BuyTerms(PriceBook Prices, ImmutableArray<(string Good, dou
 /// <param name="Sealed">It is sealed as such things are.</param>
 /// <param name="PebbleKg">Stones set in it.</param>
 public sealed record BuyElement(
-    int Index, CastShape Cast, double OrderL, Dig? Dig, FormsPlan? Forms, MouldPlan? Mould, SteelPlan Steel, double IsolationM, double BondBreakerM, bool Sealed, double PebbleKg);
+    int Index, CastShape Cast, double OpenM2, double OrderL, Dig? Dig, FormsPlan? Forms, MouldPlan? Mould, SteelPlan Steel, double IsolationM, double BondBreakerM, bool Sealed, double PebbleKg);
 
 /// <summary>What one pour measures out.</summary>
 /// <param name="Recipe">Its mix.</param>

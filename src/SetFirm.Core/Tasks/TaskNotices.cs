@@ -4,6 +4,15 @@ public abstract partial record Notice
 {
     public sealed record HeavyPiece(double MassKg, double LimitKg, double MachineKg) : Notice;
 
+    /// <summary>Ventilate, no flame, a mask for vapour.</summary>
+    public sealed record SolventInTheAir : Notice;
+
+    /// <summary>Water and shade for people too.</summary>
+    public sealed record HeatOnPeople : Notice;
+
+    /// <summary>Wet, or extracted, with a mask.</summary>
+    public sealed record SilicaWhenGround : Notice;
+
     public sealed record CausticCement : Notice;
 
     public sealed record DustWhenTipping : Notice;

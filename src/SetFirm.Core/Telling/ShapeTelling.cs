@@ -27,7 +27,7 @@ internal static class ShapeTelling
             ThicknessMm = cast.Depth.Millimetres,
             MisfitMm = read.MisfitM * 1000,
             Count = cast.Count,
-            PieceKg = cast.PieceMass.Kilograms,
+            PieceKg = element.PieceMass.Kilograms,
             Stretches = cast.Line is null ? null : Stretches(cast.Line),
             Parts = [.. cast.Parts.Select(p => new PartReport(p.Part, p.Volume.Litres, p.InMix))],
             Section = new SectionReport([.. cast.Section.Pieces.Select(p => new SectionPieceReport(p.Part, p.Points))], cast.Section.GoesOn),

@@ -1,12 +1,12 @@
-using CsCheck;
-using SetFirm.Core.Mixes;
-using SetFirm.Core.Batching;
 using System.Text.Json.Nodes;
+using CsCheck;
+using SetFirm.Core.Batching;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Formwork;
 using SetFirm.Core.Ground;
 using SetFirm.Core.Job;
 using SetFirm.Core.Joints;
+using SetFirm.Core.Mixes;
 using SetFirm.Core.Planning;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;

@@ -100,6 +100,22 @@ public sealed class FirstPlanTests
         }
     }
 
+    [Theory]
+    [MemberData(nameof(All))]
+    public void It_warns_of_what_it_does_and_of_nothing_else(StartKind kind, UnitSystem units)
+    {
+        var plan = Plan(kind, units, Mild);
+        var cautions = plan.Findings.Where(f => f.Severity == Severity.Caution).Select(f => f.Says).ToArray();
+        cautions.OfType<Notice.CausticCement>().ShouldHaveSingleItem();
+        cautions.OfType<Notice.DustWhenTipping>().ShouldHaveSingleItem();
+        cautions.OfType<Notice.MarkServices>().Any().ShouldBe(plan.Build!.Elements[0].Dig is not null);
+        cautions.OfType<Notice.MixerGuard>().Any().ShouldBe(Start(kind, units).Mixing.Mixer is DrumDocument or ForcedDocument or DrillBucketDocument);
+        cautions.OfType<Notice.StructuralWork>().Any().ShouldBe(kind is StartKind.Drive or StartKind.Footing or StartKind.Treads);
+        cautions.OfType<Notice.SilicaWhenGround>().Any().ShouldBe(kind is StartKind.Counter or StartKind.CounterFaceDown);
+        cautions.OfType<Notice.HeatOnPeople>().ShouldBeEmpty();
+        Plan(kind, units, Hot).Findings.ShouldContain(f => f.Says is Notice.HeatOnPeople);
+    }
+
     private static JobDocument Start(StartKind kind, UnitSystem units) => StartingJob.Of("New", units, "Europe/Berlin", new LocalDate(2027, 5, 5), kind);
 
     private static PlanReport Plan(StartKind kind, UnitSystem units, HourlyWeather weather) => Plans.Of(Start(kind, units), weather);

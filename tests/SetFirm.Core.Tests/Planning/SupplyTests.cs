@@ -106,9 +106,17 @@ public sealed class SupplyTests
         var taken = Plans.Of(job with { Mix = ((BaggedMixDocument)job.Mix) with { Bag = "own-1" } }, Mild);
         taken.Mix!.Bagged!.YieldL.ShouldBe(9.5, 1e-9);
         taken.Buy!.Lines.Single(l => l.Kind == GoodKind.Bag).Packs.Single().Price.ShouldBe(2);
+        // What it tells of its air and cement is believed; where it tells nothing no ratio is made up.
+        taken.Mix.WaterCement.ShouldBeNull();
+        var told = own with { AirPct = 7.5, CementPct = 20 };
+        var frost = ((BaggedMixDocument)job.Mix) with { Bag = "own-1", Exposure = Exposure.FreezesOftenWet };
+        Plans.Of(job with { Mix = frost }, Mild).Findings.ShouldContain(f => f.Says is Notice.ExposureAir);
+        var known = Plans.Of(job with { Buy = job.Buy with { Bags = [told] }, Mix = frost }, Mild);
+        known.Findings.ShouldNotContain(f => f.Says is Notice.ExposureAir);
+        known.Mix!.WaterCement!.Value.ShouldBe(1.9 / (0.20 * 20), 0.05);
         foreach (var (bad, path) in new[]
         {
-            (own with { MostWater = "1 L" }, "/buy/bags/0/mostWater"), (own with { FinalSetH = 2 }, "/buy/bags/0/finalSetH"), (own with { Id = "mine" }, "/buy/bags/0/id"),
+            (own with { AirPct = 30 }, "/buy/bags/0/airPct"), (own with { CementPct = 0 }, "/buy/bags/0/cementPct"), (own with { MostWater = "1 L" }, "/buy/bags/0/mostWater"), (own with { FinalSetH = 2 }, "/buy/bags/0/finalSetH"), (own with { Id = "mine" }, "/buy/bags/0/id"),
             (own with { Mass = "much" }, "/buy/bags/0/mass"), (own with { F28Mpa = 0 }, "/buy/bags/0/f28Mpa"),
         })
         {

@@ -134,7 +134,16 @@ public sealed class SunTests
     {
         var job = Typing(new TypedDayDocument
         {
-            Date = "2027-05-04", LowC = 8, HighC = 19, WindKmh = 12, Sky = Sky.Broken, HumidityPct = 60, RainMorningPct = 0, RainAfternoonPct = 10, RainEveningPct = 20, RainNightPct = 5,
+            Date = "2027-05-04",
+            LowC = 8,
+            HighC = 19,
+            WindKmh = 12,
+            Sky = Sky.Broken,
+            HumidityPct = 60,
+            RainMorningPct = 0,
+            RainAfternoonPct = 10,
+            RainEveningPct = 20,
+            RainNightPct = 5,
         });
         Plans.Of(job, Samples.Steady(18)).Findings.ShouldNotContain(f => f.Where.Path.StartsWith("/site/typed", StringComparison.Ordinal));
         var wrong = JobText.TryRead(JobText.Set(JobText.Node(job), $"/site/typed/days/0/{field}", System.Text.Json.Nodes.JsonNode.Parse(value)!).ToJsonString()).ShouldBeOfType<JobRead.Ok>().Document;

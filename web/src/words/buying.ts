@@ -125,6 +125,8 @@ export const buy = {
     leastThicknessMm: 'From, mm thick',
     mostThicknessMm: 'To, mm thick',
     stoneMm: 'Stone, mm',
+    airPct: 'Air, %',
+    cementPct: 'Cement, %',
   },
   newBag: 'My bag',
   csv: 'Save as a table',

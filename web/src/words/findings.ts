@@ -295,6 +295,12 @@ const findings: Sentences<Notice> = {
   heavyLift: (f, fmt) =>
     `A bag weighs ${fmt.mass(f.massKg)}; over ${fmt.mass(f.limitKg)} lift with help or split it. Turn it over dry before you halve it.`,
   mixerGuard: () => 'Guard on, hands and sleeves out of what turns, and an RCD or GFCI on the lead.',
+  solventInTheAir: () =>
+    'What a film gives off is bad to breathe and burns: doors open, no flame, a mask for vapours, gloves for resin.',
+  heatOnPeople: () =>
+    'Hot work for people too: shade, water every half hour, and stop when somebody feels dizzy.',
+  silicaWhenGround: () =>
+    'Dust of hard concrete harms lungs for good: grind and cut wet or under suction, with a P3 or N100 mask.',
   markServices: () => 'Before you dig, have buried cables and pipes marked.',
   washOut: () => 'Wash out where it can settle: never into drains or ponds.',
   toppingBetween: (f) =>

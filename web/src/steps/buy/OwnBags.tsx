@@ -10,6 +10,7 @@ import classes from './BuyControls.module.css';
 type OwnBag = BuyDocument['bags'][number];
 
 const said = ['mass', 'yield', 'leastWater', 'mostWater'] as const;
+const optional = ['mostThicknessMm', 'airPct', 'cementPct'] as const;
 const amounts = ['f28Mpa', 'initialSetH', 'finalSetH', 'leastThicknessMm', 'stoneMm'] as const;
 
 /** A new one, like the usual bag, to be written over from its label. */
@@ -63,12 +64,9 @@ export function OwnBags() {
               {amounts.map((f) => (
                 <Amount key={f} at={`${at}/${f}`} value={bag[f]} label={words.bag[f]} />
               ))}
-              <Amount
-                at={`${at}/mostThicknessMm`}
-                value={bag.mostThicknessMm}
-                label={words.bag.mostThicknessMm}
-                optional
-              />
+              {optional.map((f) => (
+                <Amount key={f} at={`${at}/${f}`} value={bag[f]} label={words.bag[f]} optional />
+              ))}
             </div>
           </div>
         );

@@ -51,6 +51,8 @@ public readonly record struct ElementPlaces(Place Self)
 
     public Place WayOut => Self.At(nameof(WayOut));
 
+    public Place Above => Self.At(nameof(Above));
+
     public FallPlaces Fall => new(Self.At(nameof(Fall)));
 
     public FormsPlaces Forms => new(Self.At(nameof(Forms)));

@@ -10,7 +10,8 @@ namespace SetFirm.Core.Formwork;
 /// <param name="Meets">What an edge meets, from 0.</param>
 /// <param name="Bulkheads">Joints that are formed with a board.</param>
 /// <param name="Tied">Its forms are tied across the top.</param>
-public sealed record FormSite(CastShape Cast, Func<int, Meets> Meets, ImmutableArray<PlanCut> Bulkheads, bool Tied);
+/// <param name="Nailed">They stand on old concrete: nails in drilled holes hold them, no stakes.</param>
+public sealed record FormSite(CastShape Cast, Func<int, Meets> Meets, ImmutableArray<PlanCut> Bulkheads, bool Tied, bool Nailed);
 
 /// <summary>Boards as said.</summary>
 /// <param name="Board">Id; null takes the lowest that holds it.</param>
@@ -28,7 +29,16 @@ public sealed record FormsSaid(string? Board, CornerScheme Corners, double? PlyM
 /// <param name="StakeSpacing">No further apart.</param>
 /// <param name="Ties">Across the top.</param>
 /// <param name="PressureKpa">At the foot of the form.</param>
-public sealed record FormsPlan(LumberSize Board, Length Gap, CornerScheme Corners, FormBoards Boards, Length StakeSpacing, int Ties, double PressureKpa);
+/// <param name="Nailed">Where stakes would stand it is nailed to old concrete.</param>
+/// <param name="Profile">Of what it holds, where a face leans: it is ripped to it, and capped with it.</param>
+public sealed record FormsPlan(LumberSize Board, Length Gap, CornerScheme Corners, FormBoards Boards, Length StakeSpacing, int Ties, double PressureKpa, bool Nailed, CurbProfile? Profile)
+{
+    /// <summary>Driven into the ground.</summary>
+    public int StakeCount => Nailed ? 0 : Boards.Stakes.Length;
+
+    /// <summary>Nailed to old concrete.</summary>
+    public int NailCount => Nailed ? Boards.Stakes.Length : 0;
+}
 
 /// <summary>What holds an element, and whether it does.</summary>
 public static class FormsAdvice
@@ -52,7 +62,7 @@ public static class FormsAdvice
         ArgumentNullException.ThrowIfNull(said);
         ArgumentNullException.ThrowIfNull(site);
         ArgumentNullException.ThrowIfNull(remarks);
-        var (cast, height) = (site.Cast, site.Cast.FormHeight);
+        var (cast, height) = (site.Cast, site.Cast.FaceHeight);
         if (Board(said, height, at, remarks) is not { } board)
         {
             return null;
@@ -77,7 +87,9 @@ public static class FormsAdvice
         return new FormsPlan(
             board, gap, said.Corners, boards, Stakes.Spacing(height, board.Thickness),
             site.Tied && cast.Line is { } line ? (int)Math.Ceiling((line.Length.Metres / Stakes.TieM) - 1e-9) + 1 : 0,
-            PressureKpaPerM * height.Metres);
+            PressureKpaPerM * cast.FormHeight.Metres,
+            site.Nailed,
+            cast.Profile);
     }
 
     /// <summary>What of it is cut, marked by element and edge.</summary>
@@ -104,10 +116,10 @@ public static class FormsAdvice
     {
         ArgumentNullException.ThrowIfNull(plans);
         ArgumentNullException.ThrowIfNull(remarks);
-        var stakes = plans.Sum(p => p.Boards.Stakes.Length);
+        var stakes = plans.Sum(p => p.StakeCount);
         if (stakes > 0)
         {
-            remarks.Why(new Why.Stakes(SpacingM: plans.Min(p => p.StakeSpacing.Metres), BentM: Stakes.BentM), stakes, Source.SitePractice);
+            remarks.Why(new Why.Stakes(SpacingM: plans.Where(p => p.StakeCount > 0).Min(p => p.StakeSpacing.Metres), BentM: Stakes.BentM), stakes, Source.SitePractice);
         }
     }
 

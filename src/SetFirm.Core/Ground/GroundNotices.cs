@@ -26,7 +26,7 @@ public abstract partial record Why
 {
     public sealed record Fall(double GradePct, double LeastPct, double AtHousePct) : Why;
 
-    public sealed record Excavation(double DepthMm, double BaseMm) : Why;
+    public sealed record Excavation(double DepthMm, double BaseMm, double AboveMm, double RoomMm) : Why;
 
     public sealed record Spoil(double BankM3, double Swell) : Why;
 

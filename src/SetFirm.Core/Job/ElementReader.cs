@@ -20,8 +20,9 @@ namespace SetFirm.Core.Job;
 /// <param name="FallSound">False where its fall cannot be.</param>
 /// <param name="Joints">As said.</param>
 /// <param name="SteelSpacing">Of a grid, as said.</param>
+/// <param name="Above">Of its finished top over the ground, as said.</param>
 public sealed record ReadElement(
-    int Index, ElementDocument Said, CastShape Cast, ImmutableArray<bool> WorkedOut, double MisfitM, double WastePercent, Fall? Fall, bool FallSound, JointsSaid Joints, Length? SteelSpacing)
+    int Index, ElementDocument Said, CastShape Cast, ImmutableArray<bool> WorkedOut, double MisfitM, double WastePercent, Fall? Fall, bool FallSound, JointsSaid Joints, Length? SteelSpacing, Length? Above)
 {
     public ElementPlaces At => Places.Element(Index);
 
@@ -72,7 +73,8 @@ internal static class ElementReader
         var (fall, sound) = said.Traits.Flat ? FallOf(said.FallSaid, cast.Plan, at.Fall, gate) : (null, true);
         return new ReadElement(
             index, said, cast, own.WorkedOut, own.MisfitM, said.WastePercent ?? (Waste.Share(said.Bed) * 100), fall, sound, JointsOf(said, cast, at, gate),
-            string.IsNullOrWhiteSpace(said.Steel?.Spacing) ? null : gate.Length(at.Steel.Spacing, said.Steel.Spacing, 50, 1_000));
+            string.IsNullOrWhiteSpace(said.Steel?.Spacing) ? null : gate.Length(at.Steel.Spacing, said.Steel.Spacing, 50, 1_000),
+            string.IsNullOrWhiteSpace(said.Above) ? null : gate.Length(at.Above, said.Above, 0, Limits.ThickestMm));
     }
 
     private static (Fall? Fall, bool Sound) FallOf(FallDocument? said, Outline plan, FallPlaces at, Gate gate)

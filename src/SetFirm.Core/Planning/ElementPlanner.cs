@@ -86,7 +86,7 @@ internal static class ElementPlanner
         FormsPlan[] forms = [.. built.Select(e => e.Build!.Forms).OfType<FormsPlan>()];
         FormsAdvice.ExplainStakes(forms, gate);
         return (built, new BuildPlan(
-            dig, site.StringM * 1000, cut, bars.Lists([Bars.StockM(site.Sold) * 1000], 0), forms.Sum(f => f.Boards.Stakes.Length)));
+            dig, site.StringM * 1000, cut, bars.Lists([Bars.StockM(site.Sold) * 1000], 0), forms.Sum(f => f.StakeCount)));
     }
 
     private static ElementBuild Built(ElementPlan element, ReadBuild site, PanelSeams seams, CutGroups boards, CutGroups bars, Gate gate)
@@ -104,7 +104,7 @@ internal static class ElementPlanner
         var dig = Dug(element, site, gate);
         var forms = traits.Boarded
             ? FormsAdvice.Plan(
-                read.Forms(site.Sold, site.LongestStockMm), new FormSite(cast, read.Said.MeetsAt, element.Joints.Bulkheads.AddRange(seams.AtOnce), traits.Tied), at, gate)
+                read.Forms(site.Sold, site.LongestStockMm), new FormSite(cast, read.Said.MeetsAt, element.Joints.Bulkheads.AddRange(seams.AtOnce), traits.Tied, Nailed: traits is { Tied: true, OnOldConcrete: true }), at, gate)
             : null;
         if (forms is not null)
         {
@@ -146,6 +146,8 @@ internal static class ElementPlanner
         var hung = cast.Parts.Where(p => p.Part == CastPart.ThickEdges).Aggregate(default(Volume), (sum, p) => sum + p.Volume);
         return element.Traits.Section == SteelSection.Footing
             ? DigAdvice.Footing(area, cast.FormHeight, element.At.Self, gate)
-            : DigAdvice.Plan(area, cast.FormHeight, hung, site.Soil, site.Frost, site.Base, gate);
+            : DigAdvice.Plan(
+                area, cast.FormHeight, hung, element.Read.Above ?? (element.Traits.Stands ? cast.FormHeight : Dig.UsualAbove),
+                Length.FromMetres(element.Read.EdgesMeeting(Meets.Form).Sum(cast.Plan.EdgeMetres) * cast.Count), site.Soil, site.Frost, site.Base, gate);
     }
 }

@@ -162,7 +162,7 @@ internal sealed class PourPlanner(
         var finish = covered ? Finishing.Finish.AsCast : part.Course == Course.Slurry ? Finishing.Finish.Pebbles : element.Finish;
         return new PourElement(
             element.Index, part.Litres, element.FaceM2 * part.FaceShare, part.Course is null ? element.Cast.Depth : course.Depth, BelowIt(element, part.Course), finish,
-            element.Joints.Sawn && !covered, element.Traits.InMould && finish == Finishing.Finish.AsCast);
+            element.Joints.Sawn && !covered, element.Traits.InMould && finish == Finishing.Finish.AsCast, element.Traits.Mould != Formwork.MouldKind.None);
     }
 
     private static Below BelowIt(ElementPlan element, Course? course) =>

@@ -63,7 +63,7 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
     {
         var (age, limit) = (plan.Schedule.JointAge, plan.JointLimit);
         remarks.Why(
-            new Why.JointAge(LimitMin: limit.TotalMinutes, InitialSetH: mix.ToInitialSet.TotalHours, MixC: mixC, Progress: DayJudge.JointProgress),
+            new Why.JointAge(LimitMin: limit.TotalMinutes, InitialSetH: mix.ToInitialSet.TotalHours, MixC: mixC, Progress: plan.Pour.JointProgress),
             age.TotalMinutes, Source.AstmC1074);
         if (age > limit)
         {

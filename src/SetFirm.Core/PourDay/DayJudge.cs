@@ -48,9 +48,6 @@ public sealed class DayJudge(DayPour pour, HourlyWeather forecast, Duration join
     /// <summary>And over which it is told.</summary>
     public const double RainWarn = WeatherDay.DryUpTo;
 
-    /// <summary>The cold-joint clock: set progress under which a batch still takes the next one.</summary>
-    public const double JointProgress = 0.4;
-
     /// <summary>ACI 306R: cold weather begins, °C.</summary>
     public const double ColdAirC = 4;
 
@@ -177,7 +174,7 @@ public sealed class DayJudge(DayPour pour, HourlyWeather forecast, Duration join
             (double)well / members.Count, (Members.Quantile(done, 0.1), Members.Quantile(done, 0.5), Members.Quantile(done, 0.9)), faults.ToImmutable());
     }
 
-    private double JointLimitH(double mixC) => JointProgress * pour.Mix.ToInitialSet.TotalHours / Math.Max(EquivalentAge.QuickRate(mixC), 0.01);
+    private double JointLimitH(double mixC) => pour.JointProgress * pour.Mix.ToInitialSet.TotalHours / Math.Max(EquivalentAge.QuickRate(mixC), 0.01);
 
     private double ColdestC(HourlyWeather weather, double from, double until)
     {

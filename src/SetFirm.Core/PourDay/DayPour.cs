@@ -47,6 +47,14 @@ public sealed record DayPour
 
     public required Crew Crew { get; init; }
 
+    /// <summary>The cold-joint clock: set progress under which a batch still takes the next one.</summary>
+    public double JointProgress { get; init; } = HandTamped;
+
+    private const double HandTamped = 0.4;
+
+    /// <summary>A soft mix that is tapped in its mould as it lands knits longer. (tune)</summary>
+    private const double Tapped = 0.7;
+
     /// <summary>The last batch lies.</summary>
     public required double MixingEndsH { get; init; }
 
@@ -132,6 +140,7 @@ public sealed record DayPour
 
         return new DayPour
         {
+            JointProgress = task.Elements.All(e => e.Tapped) ? Tapped : HandTamped,
             Mix = mix,
             Zones =
             [

@@ -59,6 +59,12 @@ public sealed record CastShape(
     /// <summary>What hangs down along edges.</summary>
     public ImmutableArray<EdgeDrop> Drops { get; init; } = [];
 
+    /// <summary>Its cross-section, where its faces may lean.</summary>
+    public CurbProfile? Profile { get; init; }
+
+    /// <summary>How high a board that holds it is, along its face.</summary>
+    public Length FaceHeight => Profile?.FaceHeight ?? FormHeight;
+
     /// <summary>Hardened concrete, kg/m3. Source: site practice.</summary>
     public const double HardKgPerM3 = 2_350;
 

@@ -24,6 +24,9 @@ public sealed record CurbProfile(Length Base, Length Top, Length Height, int Fac
     /// <summary>Lean of a battered face from plumb, radians; below zero it hangs over.</summary>
     public double BatterRadians => Math.Atan2(Base.Metres - Top.Metres, Faces * Height.Metres);
 
+    /// <summary>From foot to top along a battered face.</summary>
+    public Length FaceHeight => Length.FromMetres(Height.Metres / Math.Cos(BatterRadians));
+
     /// <summary>Inside angle at the top edge of a battered face.</summary>
     public double TopAngleRadians => (Math.PI / 2) + BatterRadians;
 

@@ -128,9 +128,10 @@ public static class BuyAdvice
         var insideM = forms.Boards.Sum(r => r.InsideM) + forms.Bends.Sum(b => b.InsideM);
         return
         [
-            new(Goods.Stake, forms.Stakes.Length),
+            new(Goods.Stake, plan.StakeCount),
+            new(Goods.MasonryNail, plan.NailCount),
             new(Goods.SplicePlate, splices),
-            new(Goods.FormScrew, (forms.Stakes.Length + (pieces * 2) + (splices * 2)) * ScrewsEach),
+            new(Goods.FormScrew, (plan.StakeCount + (pieces * 2) + (splices * 2)) * ScrewsEach),
             new(Goods.BendStrip, forms.Bends.Sum(b => b.CutM)),
             new(Goods.ReleaseOil, insideM * built.Cast.FormHeight.Metres / Goods.OilCoversM2),
         ];

@@ -37,6 +37,9 @@ public enum GoodKind
     SplicePlate,
     FormScrew,
 
+    /// <summary>Into holes drilled in old concrete.</summary>
+    MasonryNail,
+
     /// <summary>Length: its thickness.</summary>
     Sheet,
     BendStrip,

@@ -64,6 +64,8 @@ public static class Goods
 
     public static Good FormScrew { get; } = Of(GoodKind.FormScrew, GoodGroup.Forms, GoodUnit.Piece, 0.005, "", 0, new Pack(200, 15), new Pack(50, 5));
 
+    public static Good MasonryNail { get; } = Of(GoodKind.MasonryNail, GoodGroup.Forms, GoodUnit.Piece, 0.02, "", 0, new Pack(50, 9), new Pack(10, 3));
+
     public static Good Sheet(double thicknessMm) => Of(
         GoodKind.Sheet, GoodGroup.Forms, GoodUnit.Piece, Mould.SheetAlongM * Mould.SheetAcrossM * thicknessMm / 1000 * 680, "", thicknessMm / 1000, new Pack(1, Math.Round(12 + (1.9 * thicknessMm), 2)));
 

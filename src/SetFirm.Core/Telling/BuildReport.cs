@@ -47,7 +47,7 @@ public sealed record ElementBuildReport(
     double IsolationM,
     double BondBreakerM);
 
-/// <param name="DepthMm">Below the finished top; of the deepest where several are summed.</param>
+/// <param name="DepthMm">Below the ground; of the deepest where several are summed.</param>
 /// <param name="BaseMm">Compacted.</param>
 /// <param name="BankM3">As it lies.</param>
 /// <param name="SpoilM3">Loose.</param>
@@ -55,7 +55,10 @@ public sealed record ElementBuildReport(
 /// <param name="BaseLooseM3">To buy.</param>
 /// <param name="BaseKg">To buy.</param>
 /// <param name="Lifts">To compact it in.</param>
-public sealed record DigReport(double DepthMm, double BaseMm, double BankM3, double SpoilM3, double BaseM3, double BaseLooseM3, double BaseKg, int Lifts);
+/// <param name="AboveMm">Of the finished top over the ground.</param>
+/// <param name="BackM3">Of the loose spoil, what goes back beside the pour.</param>
+public sealed record DigReport(
+    double DepthMm, double BaseMm, double BankM3, double SpoilM3, double BaseM3, double BaseLooseM3, double BaseKg, int Lifts, double AboveMm, double BackM3);
 
 /// <param name="Board">Id of the board.</param>
 /// <param name="BoardMm">Its height.</param>
@@ -70,6 +73,8 @@ public sealed record DigReport(double DepthMm, double BaseMm, double BankM3, dou
 /// <param name="Splices">Plates.</param>
 /// <param name="Ties">Across the top of a curb.</param>
 /// <param name="PressureKpa">At the foot of the form.</param>
+/// <param name="Nailed">To old concrete, where stakes would stand.</param>
+/// <param name="Rip">How boards and caps are ripped to the profile; null where all is plumb.</param>
 public sealed record FormsReport(
     string Board,
     double BoardMm,
@@ -83,7 +88,17 @@ public sealed record FormsReport(
     double StakeSpacingM,
     int Splices,
     int Ties,
-    double PressureKpa);
+    double PressureKpa,
+    bool Nailed,
+    RipReport? Rip);
+
+/// <param name="FaceMm">Of the board behind a battered face, from foot to top along it.</param>
+/// <param name="Degrees">Both its long edges are ripped so far off square, the same way, so that it stands flat and ends level; under zero where it hangs over.</param>
+/// <param name="Faces">How many such boards: 1 or 2; with 1 the other stands plumb.</param>
+/// <param name="CapBaseMm">Foot of an end cap between the boards.</param>
+/// <param name="CapTopMm">Its top.</param>
+/// <param name="CapMm">Its height.</param>
+public sealed record RipReport(double FaceMm, double Degrees, int Faces, double CapBaseMm, double CapTopMm, double CapMm);
 
 /// <param name="Edge">From 0.</param>
 /// <param name="InsideM">The pour's own edge.</param>

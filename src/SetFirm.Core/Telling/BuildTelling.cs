@@ -34,7 +34,8 @@ internal static class BuildTelling
         built.BondBreakerM);
 
     private static DigReport Dig(Dig dig) => new(
-        dig.Depth.Millimetres, dig.BaseDepth.Millimetres, dig.Bank.CubicMetres, dig.Spoil.CubicMetres, dig.Base.CubicMetres, dig.BaseLoose.CubicMetres, dig.BaseMass.Kilograms, dig.Lifts);
+        dig.Depth.Millimetres, dig.BaseDepth.Millimetres, dig.Bank.CubicMetres, dig.Spoil.CubicMetres, dig.Base.CubicMetres, dig.BaseLoose.CubicMetres, dig.BaseMass.Kilograms, dig.Lifts,
+        dig.Above.Millimetres, dig.GoesBack.CubicMetres);
 
     private static FormsReport Forms(FormsPlan plan, ElementPlan element, double stringMm)
     {
@@ -52,7 +53,11 @@ internal static class BuildTelling
             plan.StakeSpacing.Metres,
             forms.Boards.Sum(b => b.PiecesM.Length - 1),
             plan.Ties,
-            plan.PressureKpa);
+            plan.PressureKpa,
+            plan.Nailed,
+            plan.Profile is { } profile
+                ? new RipReport(profile.FaceHeight.Millimetres, profile.BatterRadians * 180 / Math.PI, profile.Faces, profile.Base.Millimetres, profile.Top.Millimetres, profile.Height.Millimetres)
+                : null);
     }
 
     private static MouldReport Mould(MouldPlan plan) => new(
@@ -91,7 +96,7 @@ internal static class BuildTelling
     private static InspectionFacts Facts(ImmutableArray<ElementPlan> elements) => new()
     {
         Boards = elements.Any(e => e.Build!.Forms is not null),
-        Stakes = elements.Any(e => e.Build!.Forms is { Boards.Stakes.Length: > 0 }),
+        Stakes = elements.Any(e => e.Build!.Forms is { StakeCount: > 0 }),
         Falls = elements.Any(e => e.Fall is { Fall.Grade: > 0 }),
         Base = elements.Any(e => e.Build!.Dig is { BaseDepth.Metres: > 0 }),
         Ground = elements.Any(e => e.Build!.Dig is not null),

@@ -28,6 +28,23 @@ public sealed class GroundTests
         dig.Lifts.ShouldBe(2);
     }
 
+    [Theory]
+    [InlineData(100, 75, 30, 145, 75)]
+    [InlineData(100, 0, 30, 70, 0)]
+    [InlineData(140, 0, 140, 0, 0)] // a kerb stands on the ground
+    [InlineData(100, 25, 160, 0, 60)] // made up, not dug
+    public void It_is_dug_to_the_pour_and_its_base_less_what_stands_above_the_ground(double pourMm, double baseMm, double aboveMm, double depthMm, double laidMm)
+    {
+        static Length Mm(double mm) => Length.FromMillimetres(mm);
+        var dig = Dig.Of(Area.FromSquareMetres(10), Mm(pourMm), default, Mm(baseMm), Mm(aboveMm), Length.FromMetres(13));
+        dig.Depth.Millimetres.ShouldBe(depthMm, 1e-9);
+        dig.BaseDepth.Millimetres.ShouldBe(laidMm, 1e-9);
+        dig.Base.CubicMetres.ShouldBe(10 * laidMm / 1000, 1e-9);
+        // Thirteen metres of board want nine centimetres beside the pour, and that goes back.
+        dig.Bank.CubicMetres.ShouldBe((10 + (13 * 0.09)) * depthMm / 1000, 1e-9);
+        dig.GoesBack.CubicMetres.ShouldBe(13 * 0.09 * 1.25 * depthMm / 1000, 1e-9);
+    }
+
     [Fact]
     public void Water_runs_square_off_its_edge_whichever_way_the_outline_is_walked()
     {

@@ -214,6 +214,47 @@ public sealed class BuildTests
         steel.CrossPieces.ShouldBeGreaterThan(4);
     }
 
+    [Fact]
+    public void A_kerb_on_a_slab_is_nailed_to_it_and_one_on_the_ground_is_staked()
+    {
+        var (ground, slab) = (Plan(Kinds.Job(Kinds.Curb())), Plan(Kinds.Job(Kinds.Curb() with { OnSlab = true })));
+        var (staked, nailed) = (ground.Build!.Elements[0].Forms!, slab.Build!.Elements[0].Forms!);
+        (staked.Nailed, nailed.Nailed, nailed.Stakes.Count).ShouldBe((false, true, staked.Stakes.Count));
+        (ground.Build.Stakes, slab.Build.Stakes).ShouldBe((staked.Stakes.Count, 0));
+        nailed.Ties.ShouldBe(6); // 5 m, no further apart than 1.2
+        slab.Build.Dig.ShouldBeNull();
+        ground.Build.Dig!.DepthMm.ShouldBe(ground.Build.Dig.BaseMm, 1e-9); // it stands on the ground: dug for its base alone
+        slab.Buy!.Lines.ShouldNotContain(l => l.Kind == Core.Takeoff.GoodKind.Stake);
+        slab.Buy.Lines.Single(l => l.Kind == Core.Takeoff.GoodKind.MasonryNail).Used.ShouldBe(nailed.Stakes.Count, 1e-9);
+        ground.Buy!.Lines.ShouldNotContain(l => l.Kind == Core.Takeoff.GoodKind.MasonryNail);
+        slab.Build.Inspections.ShouldContain(Core.Tasks.Inspection.SurfaceClean);
+        slab.Build.Inspections.ShouldNotContain(Core.Tasks.Inspection.StakesCut);
+        slab.Findings.ShouldNotContain(f => f.Says is Notice.MarkServices);
+    }
+
+    [Fact]
+    public void The_board_behind_a_battered_face_is_ripped_to_its_lean_and_the_ends_are_capped()
+    {
+        var rip = Plan(Kinds.Job(Kinds.Curb())).Build!.Elements[0].Forms!.Rip.ShouldNotBeNull();
+        rip.Degrees.ShouldBe(10, 1e-9);
+        rip.FaceMm.ShouldBe(140 / Math.Cos(10 * Math.PI / 180), 1e-9);
+        (rip.CapBaseMm, rip.CapMm, rip.Faces).ShouldBe((180, 140, 1));
+        rip.CapTopMm.ShouldBe(180 - (140 * Math.Tan(10 * Math.PI / 180)), 1e-9);
+        Plan(Kinds.Job(Kinds.Border())).Build!.Elements[0].Forms!.Rip.ShouldBeNull();
+    }
+
+    [Fact]
+    public void How_far_the_top_stands_above_the_ground_is_asked_and_a_bad_answer_is_told_there()
+    {
+        var high = Plan(Terrace.WithSlab(s => s with { Above = "80 mm" })).Build!.Dig!;
+        var usual = Plan(Terrace).Build!.Dig!;
+        (usual.AboveMm, high.AboveMm).ShouldBe((30, 80));
+        high.DepthMm.ShouldBe(usual.DepthMm - 50, 1e-9);
+        var bad = Plan(Terrace.WithSlab(s => s with { Above = "a hand" }));
+        bad.Findings.Single(f => f.Severity == Severity.Error).Where.Path.ShouldBe("/elements/0/above");
+        bad.Build!.Dig!.AboveMm.ShouldBe(30);
+    }
+
     [Theory]
     [InlineData(0.5, typeof(Notice.FallTooFlat))]
     [InlineData(1.5, typeof(Notice.FallFlatAtHouse))]

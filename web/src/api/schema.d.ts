@@ -1070,7 +1070,7 @@ export interface components {
         DigReport: {
             /**
              * Format: double
-             * @description Below the finished top; of the deepest where several are summed.
+             * @description Below the ground; of the deepest where several are summed.
              */
             depthMm: number;
             /**
@@ -1108,6 +1108,16 @@ export interface components {
              * @description To compact it in.
              */
             lifts: number;
+            /**
+             * Format: double
+             * @description Of the finished top over the ground.
+             */
+            aboveMm: number;
+            /**
+             * Format: double
+             * @description Of the loose spoil, what goes back beside the pour.
+             */
+            backM3: number;
         };
         /** @enum {unknown} */
         Dimension: "length" | "volume" | "mass";
@@ -1230,6 +1240,8 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
+            above?: null | string;
         };
         /** @description A counter, bench or bar top: a thin field with aprons on chosen edges. */
         ElementDocumentCounterDocument: {
@@ -1266,6 +1278,8 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
+            above?: null | string;
         };
         /** @description A curb: a path with a profile of which two of base, top and batter are said. */
         ElementDocumentCurbDocument: {
@@ -1292,6 +1306,8 @@ export interface components {
             ease: components["schemas"]["EdgeEase"];
             /** @description A length: radius, or leg of the chamfer. Empty where sharp. */
             easeSize?: string;
+            /** @description It stands on a slab that is there: nothing is dug, and its forms are nailed to it and tied. */
+            onSlab?: boolean;
             /** @description What pours name it by; it stays. */
             id?: string;
             name: string;
@@ -1306,6 +1322,8 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
+            above?: null | string;
         };
         /** @description A footing or pier, as many as are wanted. */
         ElementDocumentFootingDocument: {
@@ -1338,6 +1356,8 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
+            above?: null | string;
         };
         /** @description A skim or topping over something that is there, by how deep it is at several places. */
         ElementDocumentOverlayDocument: {
@@ -1370,6 +1390,8 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
+            above?: null | string;
         };
         /** @description Pebbles set in a bed, the gaps between them filled with slurry. */
         ElementDocumentPebbleBedDocument: {
@@ -1412,6 +1434,8 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
+            above?: null | string;
         };
         /** @description Something cast in a mould: a tread, a block, a stone, a paver. */
         ElementDocumentPieceDocument: {
@@ -1451,6 +1475,8 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
+            above?: null | string;
         };
         /** @description A free-form paver cast between two bent strips: a path with a width and a height. */
         ElementDocumentRibbonDocument: {
@@ -1476,6 +1502,8 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
+            above?: null | string;
         };
         /** @description A slab, patio, pad, walk or drive panel: one thickness, with thickened edges where they are wanted. */
         ElementDocumentSlabDocument: {
@@ -1510,6 +1538,8 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
+            above?: null | string;
         };
         /** @description A base lift and a topping, each a pour of its own. */
         ElementDocumentTwoCourseDocument: {
@@ -1547,6 +1577,8 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
+            above?: null | string;
         };
         /** @description One element as worked out; metres and litres. */
         ElementReport: {
@@ -1855,6 +1887,9 @@ export interface components {
              * @description At the foot of the form.
              */
             pressureKpa: number;
+            /** @description To old concrete, where stakes would stand. */
+            nailed: boolean;
+            rip: null | components["schemas"]["RipReport"];
         };
         /**
          * @description How winters are.
@@ -1875,7 +1910,7 @@ export interface components {
          * @description What kind of thing; the browser has its words.
          * @enum {unknown}
          */
-        GoodKind: "bag" | "cement" | "sand" | "stone" | "ballast" | "additive" | "pigment" | "baseStone" | "pebbles" | "board" | "stake" | "splicePlate" | "formScrew" | "sheet" | "bendStrip" | "mouldScrew" | "seamSealant" | "releaseOil" | "bar" | "meshSheet" | "fibre" | "scrim" | "chair" | "tieWire" | "isolationStrip" | "bondBreaker" | "plastic" | "tape" | "burlap" | "curingCompound" | "cureAndSeal" | "sealer" | "gloves" | "goggles" | "dustMask";
+        GoodKind: "bag" | "cement" | "sand" | "stone" | "ballast" | "additive" | "pigment" | "baseStone" | "pebbles" | "board" | "stake" | "splicePlate" | "formScrew" | "masonryNail" | "sheet" | "bendStrip" | "mouldScrew" | "seamSealant" | "releaseOil" | "bar" | "meshSheet" | "fibre" | "scrim" | "chair" | "tieWire" | "isolationStrip" | "bondBreaker" | "plastic" | "tape" | "burlap" | "curingCompound" | "cureAndSeal" | "sealer" | "gloves" | "goggles" | "dustMask";
         /**
          * @description What it is counted in.
          * @enum {unknown}
@@ -5233,6 +5268,38 @@ export interface components {
             /** @description To the document. */
             edits: components["schemas"]["Edit"][];
         };
+        RipReport: {
+            /**
+             * Format: double
+             * @description Of the board behind a battered face, from foot to top along it.
+             */
+            faceMm: number;
+            /**
+             * Format: double
+             * @description Both its long edges are ripped so far off square, the same way, so that it stands flat and ends level; under zero where it hangs over.
+             */
+            degrees: number;
+            /**
+             * Format: int32
+             * @description How many such boards: 1 or 2; with 1 the other stands plumb.
+             */
+            faces: number;
+            /**
+             * Format: double
+             * @description Foot of an end cap between the boards.
+             */
+            capBaseMm: number;
+            /**
+             * Format: double
+             * @description Its top.
+             */
+            capTopMm: number;
+            /**
+             * Format: double
+             * @description Its height.
+             */
+            capMm: number;
+        };
         /** @description Where the minutes of a round go, once it runs: who does what when from one batch to the next. */
         RoundChart: {
             /**
@@ -6177,6 +6244,10 @@ export interface components {
             depthMm: number;
             /** Format: double */
             baseMm: number;
+            /** Format: double */
+            aboveMm: number;
+            /** Format: double */
+            roomMm: number;
         };
         WhyFall: {
             /** @enum {string} */

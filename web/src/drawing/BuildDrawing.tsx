@@ -91,7 +91,7 @@ function Strings({ element, built, at, format }: Omit<BuildDrawingProps, 'steel'
         })}
       {level && (
         <text x={14} y={26} className={classes.note}>
-          {words.allDown(format.small(stakes[0]?.downMm ?? 0))}
+          {words.allDown(format.small(stakes[0]?.downMm ?? 0), built.forms?.nailed ?? false)}
         </text>
       )}
       {stakes.map((s, i) => {

@@ -243,6 +243,7 @@ export const build = {
   nothingToDig: 'Nothing to dig.',
   dig: 'To dig',
   spoil: 'Loose spoil',
+  goesBack: (bulk: string) => `${bulk} goes back`,
   stone: 'Stone to buy',
   boardsFigure: (what: string) => `Boards ${what}`,
   stakes: 'Stakes',
@@ -265,6 +266,7 @@ export const build = {
     'Stretch one level string this far over the highest finished top. Each figure is how far down from it.',
   soil: 'It is',
   frost: 'Winters',
+  above: 'Top over the ground',
   baseDepth: 'Base, compacted',
   baseAdvised: 'as advised',
   plastic: 'Plastic sheet under it',
@@ -292,9 +294,10 @@ export const build = {
   diagonals: 'Diagonals that prove it square',
   diagonal: (from: number, to: number) => `corner ${String(from)} to ${String(to)}`,
   down: 'Down from the string',
-  allDown: (mm: string) => `Every stake and corner: ${mm} down from the string`,
+  allDown: (mm: string, nailed: boolean) =>
+    `Every ${nailed ? 'nail' : 'stake'} and corner: ${mm} down from the string`,
   corner: (n: number) => `Corner ${String(n)}`,
-  stakeNo: (n: number) => `Stake ${String(n)}`,
+  stakeNo: (n: number, nailed: boolean) => `${nailed ? 'Nail' : 'Stake'} ${String(n)}`,
   stakeWhy: {
     corner: 'corner',
     splice: 'splice',
@@ -309,6 +312,14 @@ export const build = {
   joint: 'joint',
   isolation: 'Isolation strip',
   bondBreaker: 'Bond breaker',
+  nails: 'Nailed to the slab',
+  nailed: (n: number) => `at ${String(n)} drilled holes`,
+  rip: 'Battered board',
+  ripped: (face: string, degrees: string, faces: number) =>
+    `${face} high, both long edges ripped ${degrees}° off square, ${faces === 2 ? 'both sides' : 'the other stands plumb'}`,
+  caps: 'End caps',
+  cap: (base: string, top: string, height: string) =>
+    `${base} at the foot, ${top} at the top, ${height} high`,
   splices: 'Splice plates',
   tiesAcross: 'Ties across the top',
   screws: 'Screws',

@@ -16,6 +16,7 @@ export const goods: Record<Enum<'GoodKind'>, (which: string) => string> = {
   stake: () => 'Stakes',
   splicePlate: () => 'Splice plates',
   formScrew: () => 'Screws for boards and stakes',
+  masonryNail: () => 'Masonry nails',
   sheet: (which) => `Sheet, coated, ${which}`,
   bendStrip: () => 'Strip that bends',
   mouldScrew: () => 'Screws for moulds',

@@ -69,6 +69,7 @@ export const fields = {
   ease: 'Top edge',
   easeSize: 'Radius or leg',
   twoOfThree: 'Say two of base, top and batter.',
+  onSlab: 'It stands on a slab that is there',
   casting: 'Cast',
   fieldThickness: 'Field',
   overhang: 'Overhang',

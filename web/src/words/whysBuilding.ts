@@ -73,9 +73,9 @@ export const whysBuilding = {
   },
   excavation: {
     title: 'To dig',
-    formula: 'area × (pour + base) + what hangs down',
+    formula: '(area + formed sides × room) × (pour + base − top over ground) + what hangs down',
     result: (v, fmt) => fmt.bulk(v * 1000),
-    inputs: { depthMm: 'depth', baseMm: 'of it base' },
+    inputs: { depthMm: 'depth', baseMm: 'of it base', aboveMm: 'top over ground', roomMm: 'room' },
   },
   spoil: {
     title: 'Loose spoil',

@@ -190,7 +190,7 @@ export const whysMixing = {
   jointAge: {
     title: 'Age where two batches meet',
     formula:
-      'from a batch’s own water until the next is placed; must stay under 0.4 of first set at the mix’s temperature',
+      'from a batch’s own water until the next is placed; must stay under a share of first set at the mix’s temperature: 0.4, or 0.7 where a soft mix is tapped in a mould',
     result: (v) => duration(v),
     inputs: {
       limitMin: 'limit here',

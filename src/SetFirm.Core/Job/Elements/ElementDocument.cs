@@ -49,6 +49,10 @@ public abstract record ElementDocument
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public FormsDocument? Forms { get; init; }
 
+    /// <summary>A length: its finished top over the ground; null takes what is usual of its kind.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? Above { get; init; }
+
     /// <summary>What it is for the rooms that advise on it.</summary>
     internal abstract ElementTraits Traits { get; }
 

@@ -50,6 +50,9 @@ public sealed record ElementTraits(bool OnGround, bool Flat, JointLayout Jointed
     /// <summary>People walk on it.</summary>
     public bool Walked => Flat || (InMould && Section != SteelSection.Counter);
 
+    /// <summary>It stands on the ground, not in it.</summary>
+    public bool Stands { get; init; }
+
     /// <summary>Air reaches its sides too.</summary>
     public bool SidesShow => InMould || Tied || Section == SteelSection.Counter;
 

@@ -118,7 +118,11 @@ public sealed record CurbDocument : ElementDocument
     /// <summary>A length: radius, or leg of the chamfer. Empty where sharp.</summary>
     public string EaseSize { get; init; } = "";
 
-    internal override ElementTraits Traits => new(OnGround: true, Flat: false, JointLayout.Curb, Load.Foot, SteelSection.Strip, MixUse.Curb) { Tied = true };
+    /// <summary>It stands on a slab that is there: nothing is dug, and its forms are nailed to it and tied.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool OnSlab { get; init; }
+
+    internal override ElementTraits Traits => new(OnGround: !OnSlab, Flat: false, JointLayout.Curb, Load.Foot, SteelSection.Strip, MixUse.Curb) { Tied = true, Stands = true, OnOldConcrete = OnSlab };
 
     internal override CastShape? Cast(ElementGate gate)
     {
@@ -138,7 +142,8 @@ public sealed record CurbDocument : ElementDocument
             mean < profile.Height ? mean : profile.Height,
             profile.Base < profile.Top ? profile.Base : profile.Top,
             profile.Height,
-            Line: line);
+            Line: line)
+        { Profile = profile };
     }
 
     private CurbProfile? Profile(ElementGate gate)

@@ -10,7 +10,7 @@ import classes from './BuildStep.module.css';
 
 const PLY_MM = [6, 9, 12, 15, 18];
 
-function GroundFields() {
+function GroundFields({ path, element }: { path: ElementPointer; element: ElementBuildReport | undefined }) {
   const document = useDocument();
   const { sections } = usePlanned();
   const { format, set } = useEditing();
@@ -45,6 +45,15 @@ function GroundFields() {
           small
           ifEmpty={dig ? `${format.small(dig.baseMm)}*` : words.baseAdvised}
         />
+        {element?.dig && (
+          <Said
+            at={`${path}/above`}
+            value={document.elements[element.index]?.above ?? ''}
+            label={words.above}
+            small
+            ifEmpty={`${format.small(element.dig.aboveMm)}*`}
+          />
+        )}
         <Said at="/build/stringAbove" value={build.stringAbove} label={words.string} small />
       </Group>
       <Checkbox
@@ -199,7 +208,7 @@ export function BuildControls({
 }) {
   return (
     <>
-      {(!element || element.dig) && <GroundFields />}
+      {(!element || element.dig) && <GroundFields path={path} element={element} />}
       {element && (element.forms !== null || element.mould !== null) && (
         <FormFields path={path} element={element} />
       )}

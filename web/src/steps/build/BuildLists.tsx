@@ -35,7 +35,7 @@ function heights(element: ElementBuildReport, f: Formats): [string, string][] {
   return [
     ...element.corners.map((mm, i): [string, string] => [words.corner(i + 1), f.small(mm)]),
     ...(element.forms?.stakes ?? []).map((s, i): [string, string] => [
-      `${words.stakeNo(i + 1)}, ${words.stakeWhy[s.why]}`,
+      `${words.stakeNo(i + 1, element.forms?.nailed ?? false)}, ${words.stakeWhy[s.why]}`,
       f.small(s.downMm),
     ]),
   ];
@@ -46,6 +46,25 @@ function extras(element: ElementBuildReport, f: Formats): [string, string][] {
   const rows: [string, string, boolean][] = [
     [words.isolation, f.length(element.isolationM), element.isolationM > 0],
     [words.bondBreaker, f.length(element.bondBreakerM), element.bondBreakerM > 0],
+    [words.nails, words.nailed(forms?.stakes.length ?? 0), forms?.nailed ?? false],
+    [
+      words.rip,
+      words.ripped(
+        f.small(forms?.rip?.faceMm ?? 0),
+        number(forms?.rip?.degrees ?? 0, 1),
+        forms?.rip?.faces ?? 1,
+      ),
+      (forms?.rip?.degrees ?? 0) !== 0,
+    ],
+    [
+      words.caps,
+      words.cap(
+        f.small(forms?.rip?.capBaseMm ?? 0),
+        f.small(forms?.rip?.capTopMm ?? 0),
+        f.small(forms?.rip?.capMm ?? 0),
+      ),
+      forms?.rip != null,
+    ],
     [words.splices, number(forms?.splices ?? 0), (forms?.splices ?? 0) > 0],
     [words.tiesAcross, number(forms?.ties ?? 0), (forms?.ties ?? 0) > 0],
     [

@@ -32,7 +32,7 @@ function sentenceOf(build: BuildReport | null, element: ElementBuildReport | und
         ? words.castings(mould.castings.length, number(mould.castings.at(-1)?.stripDay ?? 0, 1))
         : '')
     : dig
-      ? words.digs(f.small(dig.depthMm), f.bulkM3(dig.spoilM3)) +
+      ? (dig.bankM3 > 0 ? words.digs(f.small(dig.depthMm), f.bulkM3(dig.spoilM3)) : words.nothingToDig) +
         (dig.baseMm > 0 ? words.base(f.small(dig.baseMm), f.mass(dig.baseKg)) : '')
       : words.nothingToDig;
   const wood =
@@ -85,7 +85,12 @@ function figuresOf(
             lead: true,
             why: { code: 'excavation' as const },
           },
-          { label: words.spoil, value: f.bulkM3(dig.spoilM3), why: { code: 'spoil' as const } },
+          {
+            label: words.spoil,
+            value: f.bulkM3(dig.spoilM3),
+            ...(dig.backM3 > 0 ? { note: words.goesBack(f.bulkM3(dig.backM3)) } : {}),
+            why: { code: 'spoil' as const },
+          },
         ]
       : []),
     ...(dig && dig.baseKg > 0

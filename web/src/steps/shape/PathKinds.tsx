@@ -1,4 +1,4 @@
-import { Button, Group, NumberInput } from '@mantine/core';
+import { Button, Checkbox, Group, NumberInput } from '@mantine/core';
 import type { StretchDocument } from '../../api/client';
 import { Amount } from '../../fields/Amount';
 import { Pick } from '../../common/Pick';
@@ -129,6 +129,14 @@ export function CurbFields({ element, path }: KindProps<'curb'>) {
         <Said at={`${path}/top`} value={element.top} label={fields.top} small ifEmpty={fields.blankEdge} />
       </Group>
       <p className={classes.hint}>{fields.twoOfThree}</p>
+      <Checkbox
+        size="sm"
+        label={fields.onSlab}
+        checked={element.onSlab ?? false}
+        onChange={(e) => {
+          set(`${path}/onSlab`, e.currentTarget.checked);
+        }}
+      />
       <Group gap="xs" align="flex-start">
         <Amount
           at={`${path}/batter`}

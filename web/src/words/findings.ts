@@ -3,6 +3,7 @@ import type { Enum, Mend, Notice, Says } from '../api/client';
 import { calendarDay, clock, duration, fixed, inRangeUnit, number, type Formats } from '../format/format';
 import { fileReasons, misfits, schools } from './building';
 import { goodById } from './buying';
+import { cautions } from './cautions';
 import { additives, paceBounds } from './mixing';
 import { weatherColumns, weatherReasons } from './days';
 import { bagKinds, courses, curing, frostGuards, milestones, passes } from './screens';
@@ -42,6 +43,7 @@ function tell<Family extends { code: string }>(
 }
 
 const findings: Sentences<Notice> = {
+  ...cautions,
   quantityUnread: (f) => unread[f.reason],
   outOfRange: range,
   unknownTimeZone: (f) => `“${f.given}” is no time zone that is known.`,
@@ -132,12 +134,6 @@ const findings: Sentences<Notice> = {
         ? `It wants ${fmt.small(f.leastMm)}; there are ${fmt.small(f.thicknessMm)}.`
         : `${schools[f.better]} would do${f.better === 'barGrid' ? `, in ${fmt.small(f.leastMm)} of concrete` : ''}.`
     }`,
-  heavyPiece: (f, fmt) =>
-    `One piece weighs ${fmt.mass(f.massKg)}: ${
-      f.massKg > f.machineKg ? 'move it with a machine, a trolley or several people' : 'lift it with help'
-    }.`,
-  footingBelowFrost: (f, fmt) =>
-    `Footings stand below the depth that frost reaches where you live; this one stands ${fmt.small(f.deepMm)} deep. What they must carry is not worked out here: ask who is licensed for it.`,
   unknownBag: (f) => `The bag “${f.given}” is not in the list.`,
   mixWithoutCement: () => 'A mix without cement does not set. Give the cement at least a part.',
   waterOverBagLimit: (f, fmt) =>
@@ -289,20 +285,6 @@ const findings: Sentences<Notice> = {
     `It is ${fmt.celsius(f.meanC)} in its first days. Over ${fmt.celsius(f.limitC)} concrete ends up weaker, by up to ${number(f.mostLossPct)} %: shade it, and keep it wet.`,
   milestoneOutOfSight: (f, fmt) =>
     `${milestones[f.milestone]} needs ${fmt.strength(f.neededMpa)}; this mix and weather do not get there within 60 days.`,
-  causticCement: () =>
-    'Wet cement burns skin and eyes: waterproof gloves, boots, glasses. Rinse at once with plenty of water, eyes for 20 minutes, and see a doctor.',
-  dustWhenTipping: () => 'Cement dust harms lungs: wear a mask when tipping bags, with the wind behind you.',
-  heavyLift: (f, fmt) =>
-    `A bag weighs ${fmt.mass(f.massKg)}; over ${fmt.mass(f.limitKg)} lift with help or split it. Turn it over dry before you halve it.`,
-  mixerGuard: () => 'Guard on, hands and sleeves out of what turns, and an RCD or GFCI on the lead.',
-  solventInTheAir: () =>
-    'What a film gives off is bad to breathe and burns: doors open, no flame, a mask for vapours, gloves for resin.',
-  heatOnPeople: () =>
-    'Hot work for people too: shade, water every half hour, and stop when somebody feels dizzy.',
-  silicaWhenGround: () =>
-    'Dust of hard concrete harms lungs for good: grind and cut wet or under suction, with a P3 or N100 mask.',
-  markServices: () => 'Before you dig, have buried cables and pipes marked.',
-  washOut: () => 'Wash out where it can settle: never into drains or ponds.',
   toppingBetween: (f) =>
     `The base is ${duration(f.ageH * 60)} old when its topping goes on: too stiff to take it wet (up to ${duration(f.freshH * 60)}) and too weak to walk on (from ${duration(f.hardH * 60)}).`,
   toppingBonded: (f) =>
@@ -331,8 +313,6 @@ const findings: Sentences<Notice> = {
   notAWorkingDay: () => 'This is not one of your days for pouring.',
   bagsGrowOld: (f) =>
     `Bags keep about ${number(f.keepDays)} days: buy ${number(f.bags)} of ${bagName(f.bag)} only for the pours from ${calendarDay(f.from).long} on.`,
-  structuralWork: () =>
-    'Set Firm plans slabs on the ground for the garden. Foundations, retaining walls, hung slabs and anything over 1 m up follow local codes and licensed people.',
 };
 
 /** A bag by its id, as far as the id tells. */

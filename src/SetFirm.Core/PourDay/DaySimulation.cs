@@ -43,13 +43,14 @@ public readonly record struct ZoneOutcome(double? SheenGoneH, double PeakDeficit
 public sealed class DaySimulation : IPassRests
 {
     /// <summary>Like zones in a row of which no more are followed.</summary>
-    private const int MostInARow = 8;
+    private const int MostInARow = 5;
 
     /// <summary>Longer than this no zone is followed: it is too cold to finish.</summary>
     public static readonly Duration Sight = Duration.FromHours(48);
 
     private readonly DayPour pour;
     private readonly ISlabModel model;
+    private readonly Duration? until;
     private readonly (int Before, int After, double Share)[] between;
     private readonly int[] followed;
     private readonly int[] firstSpan;
@@ -59,7 +60,7 @@ public sealed class DaySimulation : IPassRests
     private readonly Dictionary<(int Chain, Length Depth, Below Below, double WaterH), (double[] Reached, SlabMarks Marks)>? ends;
     private readonly PassSpan[] spans;
     private readonly PassTask[] tasks;
-    private readonly int[] order;
+    private readonly int[] heads;
     private readonly PassClock[] clocks;
     private readonly int[] chainOf;
     private readonly Dictionary<double, MixPaths> mixes;
@@ -69,10 +70,11 @@ public sealed class DaySimulation : IPassRests
     /// <param name="model">Follows a zone.</param>
     /// <param name="closeness">How closely.</param>
     /// <param name="before">One of the same mix and finishes, whose clocks are taken over.</param>
-    public DaySimulation(DayPour pour, ISlabModel model, Closeness closeness = Closeness.Middles, DaySimulation? before = null)
+    /// <param name="until">Followed no further; what is reached later is as if it were never.</param>
+    public DaySimulation(DayPour pour, ISlabModel model, Closeness closeness = Closeness.Middles, DaySimulation? before = null, Duration? until = null)
     {
         ArgumentNullException.ThrowIfNull(pour);
-        (this.pour, this.model) = (pour, model);
+        (this.pour, this.model, this.until) = (pour, model, until);
         var zones = pour.Zones;
         ImmutableArray<PassRule>[] chains = [.. zones.Select(z => z.Rules).Distinct()];
         var same = before is not null && before.pour.Mix == pour.Mix && before.clocks.Length == chains.Length && before.clocks.Zip(chains).All(p => p.First.Rules.SequenceEqual(p.Second));
@@ -82,7 +84,7 @@ public sealed class DaySimulation : IPassRests
         firstSpan = [.. zones.Select((_, z) => zones.Take(z).Sum(before => before.Rules.Length))];
         spans = new PassSpan[zones.Sum(z => z.Rules.Length)];
         tasks = new PassTask[zones.Sum(z => z.Rules.Count(r => r.PaceM2H > 0))];
-        order = new int[tasks.Length];
+        heads = new int[tasks.Length];
         outcomes = new ZoneOutcome[zones.Length];
         ends = closeness == Closeness.Ends ? [] : null;
         between = ends is null ? Between(zones) : [.. zones.Select((_, z) => (z, z, 0.0))];
@@ -153,7 +155,10 @@ public sealed class DaySimulation : IPassRests
     }
 
     private SlabMarks Mark(int z, double waterH, double placedH, double mixC, Instant start, Member member, double[] reached) => model.Mark(
-        pour.At(pour.Zones[z], waterH, placedH, mix.Mix, mixC, start), member.Weather, mix.Clocks[chainOf[z]].Ages, mix.FrostSafeH, Sight, reached);
+        pour.At(pour.Zones[z], waterH, placedH, mix.Mix, mixC, start), member.Weather, mix.Clocks[chainOf[z]].Ages, mix.FrostSafeH, SightFrom(waterH), reached);
+
+    // In whole hours, so that steps are shared.
+    private Duration SightFrom(double waterH) => until is { } end ? Duration.FromHours(Math.Clamp(Math.Ceiling(end.TotalHours - waterH), 1, Sight.TotalHours)) : Sight;
 
     // Zones of one finish, depth, ground and age have one history; it is followed once.
     private SlabMarks End(int z, double waterH, double placedH, double mixC, Instant start, Member member, double[] reached)
@@ -242,7 +247,7 @@ public sealed class DaySimulation : IPassRests
             }
         }
 
-        PassCrew.Schedule(tasks, pour.Crew.Hands, PassCrew.CalledAway(pour.Crew), pour.MixingEndsH, this, order);
+        PassCrew.Schedule(tasks, pour.Crew.Hands, PassCrew.CalledAway(pour.Crew), pour.MixingEndsH, this, heads);
         foreach (var task in tasks)
         {
             // A window opens when the pass before it is done and rested.

@@ -51,13 +51,13 @@ public static class PassCrew
     /// <summary>Hands that may be called away from mixing and placing at once.</summary>
     public static int CalledAway(Crew crew) => Math.Max(1, crew.Hands - 1);
 
-    /// <param name="tasks">In any order; each gets its beginning, and the window that the rest before it leaves.</param>
+    /// <param name="tasks">Zone by zone, each zone's in their order; each gets its beginning, and the window that the rest before it leaves.</param>
     /// <param name="hands">1 or more.</param>
     /// <param name="whileMixing">Of them, those that may be called away from the start.</param>
     /// <param name="mixingEndsH">When the rest are free.</param>
     /// <param name="rests">Between passes.</param>
-    /// <param name="order">Room to work in, as long as the tasks.</param>
-    public static void Schedule<TRests>(Span<PassTask> tasks, int hands, int whileMixing, double mixingEndsH, TRests rests, Span<int> order)
+    /// <param name="heads">Room for the task that comes next in each zone, as long as the tasks.</param>
+    public static void Schedule<TRests>(Span<PassTask> tasks, int hands, int whileMixing, double mixingEndsH, TRests rests, Span<int> heads)
         where TRests : IPassRests
     {
         hands = Math.Clamp(hands, 1, MostHands);
@@ -67,12 +67,16 @@ public static class PassCrew
             free[h] = h < whileMixing ? double.NegativeInfinity : mixingEndsH;
         }
 
+        var zones = 0;
         for (var i = 0; i < tasks.Length; i++)
         {
-            order[i] = i;
+            if (i == 0 || tasks[i].Zone != tasks[i - 1].Zone)
+            {
+                heads[zones++] = i;
+            }
         }
 
-        for (var left = tasks.Length; left > 0; left--)
+        while (zones > 0)
         {
             var first = 0;
             for (var h = 1; h < hands; h++)
@@ -80,8 +84,8 @@ public static class PassCrew
                 first = free[h] < free[first] ? h : first;
             }
 
-            var chosen = Choose(tasks, order[..left], free[first], out var others);
-            ref var task = ref tasks[order[chosen]];
+            var chosen = Choose(tasks, heads[..zones], free[first], out var others);
+            ref var task = ref tasks[heads[chosen]];
             task.BeginsH = Math.Max(free[first], task.OpensH);
             var there = 0;
             for (var h = 0; h < hands; h++)
@@ -101,56 +105,41 @@ public static class PassCrew
                 }
             }
 
-            order[chosen] = order[left - 1];
-            if (Next(tasks, order[..(left - 1)], task.Zone) is >= 0 and var next)
+            var next = heads[chosen] + 1;
+            if (next < tasks.Length && tasks[next].Zone == task.Zone)
             {
                 ref var follows = ref tasks[next];
                 (follows.OpensH, follows.ClosesH) = rests.After(follows, done);
+                heads[chosen] = next;
+            }
+            else
+            {
+                heads[chosen] = heads[--zones];
             }
         }
     }
 
-    // The earliest pass of a zone that is left; -1 where none is.
-    private static int Next(ReadOnlySpan<PassTask> tasks, ReadOnlySpan<int> left, int zone)
+    // Of the tasks that come next in their zones: of those open by now the one that closes first; where none is open, the one that opens first; else that of the earlier zone.
+    private static int Choose(ReadOnlySpan<PassTask> tasks, ReadOnlySpan<int> heads, double now, out int others)
     {
-        var next = -1;
-        foreach (var i in left)
+        var best = 0;
+        for (var i = 1; i < heads.Length; i++)
         {
-            next = tasks[i].Zone == zone && (next < 0 || tasks[i].Pass < tasks[next].Pass) ? i : next;
-        }
-
-        return next;
-    }
-
-    // Of the tasks that come next in their zones: of those open by now the one that closes first; where none is open, the one that opens first.
-    private static int Choose(ReadOnlySpan<PassTask> tasks, ReadOnlySpan<int> left, double now, out int others)
-    {
-        var best = -1;
-        for (var i = 0; i < left.Length; i++)
-        {
-            if (Next(tasks, left, tasks[left[i]].Zone) != left[i])
-            {
-                continue;
-            }
-
-            if (best < 0)
-            {
-                best = i;
-                continue;
-            }
-
-            var (a, b) = (tasks[left[i]], tasks[left[best]]);
+            ref readonly var a = ref tasks[heads[i]];
+            ref readonly var b = ref tasks[heads[best]];
             var (openA, openB) = (a.OpensH <= now, b.OpensH <= now);
-            var better = openA != openB ? openA : openA ? (a.ClosesH, a.Pass).CompareTo((b.ClosesH, b.Pass)) < 0 : (a.OpensH, a.ClosesH).CompareTo((b.OpensH, b.ClosesH)) < 0;
-            best = better ? i : best;
+            var order = openA != openB ? (openA ? -1 : 1)
+                : openA ? (a.ClosesH, a.Pass, a.Zone).CompareTo((b.ClosesH, b.Pass, b.Zone))
+                : (a.OpensH, a.ClosesH, a.Zone).CompareTo((b.OpensH, b.ClosesH, b.Zone));
+            best = order < 0 ? i : best;
         }
 
         // Those that want hands at the same moment.
         others = 0;
-        var begins = Math.Max(now, tasks[left[best]].OpensH);
-        for (var i = 0; i < left.Length; i++)
+        var begins = Math.Max(now, tasks[heads[best]].OpensH);
+        for (var i = 0; i < heads.Length; i++)
         {
-            others += i != best && tasks[left[i]].OpensH <= begins && Next(tasks, left, tasks[left[i]].Zone) == left[i] ? 1 : 0;
+            others += i != best && tasks[heads[i]].OpensH <= begins ? 1 : 0;
         }
 
         return best;

@@ -21,6 +21,9 @@ public sealed record Settled(PourSchedule Schedule, DayPour Pour, ImmutableArray
     /// <summary>Moved by less it is settled.</summary>
     private static readonly Duration Still = Duration.FromMinutes(0.5);
 
+    /// <summary>A window that opens while it is mixed closes before this.</summary>
+    private static readonly Duration Beyond = Duration.FromHours(3);
+
     /// <param name="task">As said.</param>
     /// <param name="load">Its batches.</param>
     /// <param name="weather">As foreseen.</param>
@@ -32,6 +35,7 @@ public sealed record Settled(PourSchedule Schedule, DayPour Pour, ImmutableArray
         var schedule = PourSchedule.Of(load, start);
         ImmutableArray<Away> away = [];
         var foreseen = new Member(weather, 1, 1);
+        DaySimulation? paths = null;
         for (var round = 1; ; round++)
         {
             var pour = DayPour.Of(task, load, schedule, weather);
@@ -40,7 +44,8 @@ public sealed record Settled(PourSchedule Schedule, DayPour Pour, ImmutableArray
                 return new Settled(schedule, pour, away);
             }
 
-            var paths = new DaySimulation(pour, model);
+            // Who is called away after the last batch lies is not missed.
+            paths = new DaySimulation(pour, model, before: paths, until: schedule.MixingEnds - start + Beyond);
             paths.Run(foreseen, start);
             var called = CalledAway(paths.Tasks, pour.MixingEndsH);
             var again = PourSchedule.Of(load, start, called.AsSpan());

@@ -90,9 +90,12 @@ public sealed class DayLawTests
 
             slowSet.ShouldBeGreaterThan(plainSet);
             slow.Cure!.WetFrom.ShouldBeGreaterThan(plain.Cure!.WetFrom);
+            // Floats that fall after mixing call nobody away from the mixer, so that the same batches may lie sooner: what is gained there is all that may be.
+            var sooner = plain.Load.Batches.Zip(slow.Load.Batches, (a, b) => a.WaterAdded!.Value - b.WaterAdded!.Value).Append(Duration.Zero).Max();
+            sooner.ShouldBeLessThan(Duration.FromMinutes(60));
             foreach (var (a, b) in plain.Day.Passes.Join(slow.Day.Passes, p => p.Pass, p => p.Pass, (a, b) => (a, b)))
             {
-                b.Closes.ShouldBeGreaterThanOrEqualTo(a.Closes, $"{a.Pass}");
+                (b.Closes + sooner).ShouldBeGreaterThanOrEqualTo(a.Closes, $"{a.Pass}");
             }
         },
         iter: 30);

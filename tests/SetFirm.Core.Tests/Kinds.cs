@@ -78,6 +78,67 @@ internal static class Kinds
     public static EdgeDocument Dropped(string width = "40 mm", string depth = "25 mm") =>
         new() { Meets = Meets.Form, Drop = new DropDocument { Width = width, Depth = depth } };
 
+    public static ProfileDocument Coping() => new()
+    {
+        Name = "Coping",
+        Length = "900 mm",
+        Height = "80 mm",
+        Base = "280 mm",
+        Top = "240 mm",
+        Faces = 2,
+        Ease = EdgeEase.Round,
+        EaseSize = "10 mm",
+        Casting = new MouldsDocument { Pieces = 5, Moulds = 2 },
+        Bed = Bed.Rigid,
+        Finish = Finish.AsCast,
+    };
+
+    public static InsertDocument Socket() => new() { Name = "Socket", Along = "150 mm", In = "150 mm", Width = "60 mm", Depth = "40 mm", Deep = "30 mm", Out = "12 mm", Rusts = true };
+
+    /// <summary>A top with a basin let in, its flange in a rebate.</summary>
+    public static CounterDocument LetIn() => Counter(CounterCasting.FaceDown) with
+    {
+        Name = "Vanity top",
+        Edges = [],
+        Openings =
+        [
+            new RectangularOpeningDocument
+            {
+                Name = "Basin", Along = "900 mm", In = "310 mm", Width = "500 mm", Depth = "350 mm", Corner = "40 mm", Clearance = "3 mm", Use = OpeningUse.CutOut,
+                Rebate = new RebateDocument { Width = "15 mm", Depth = "8 mm" },
+            },
+        ],
+    };
+
+    /// <summary>A pier cast as a piece in a split mould.</summary>
+    public static FootingDocument Loose() => Footing() with
+    {
+        Name = "Pier block",
+        Form = new FrustumFootingDocument { Foot = "350 mm", Top = "220 mm", Depth = "300 mm" },
+        Count = 4,
+        Moulds = 2,
+        AsPiece = true,
+    };
+
+    /// <summary>A tread with a rounded nose, cast face down round a socket.</summary>
+    public static PieceDocument Nosed() => new()
+    {
+        Name = "Nosed tread",
+        Use = PieceUse.Tread,
+        Outline = Rectangle("1.1 m", "350 mm"),
+        Edges = [new EdgeDocument { Meets = Meets.Form }, new EdgeDocument { Meets = Meets.Form, Sharp = true }, new EdgeDocument { Meets = Meets.Form, Sharp = true }, new EdgeDocument { Meets = Meets.Form, Sharp = true }],
+        Openings = [],
+        Thickness = "100 mm",
+        Chamfer = "15 mm",
+        Rounded = true,
+        FaceDown = true,
+        Inserts = [Socket()],
+        Casting = new MouldsDocument { Pieces = 2, Moulds = 1 },
+        Forms = new FormsDocument { Sides = MouldSides.LapBottom },
+        Bed = Bed.Rigid,
+        Finish = Finish.AsCast,
+    };
+
     public static FootingDocument Footing() => new()
     {
         Name = "Pier",
@@ -137,7 +198,11 @@ internal static class Kinds
         },
         Counter(),
         Counter(CounterCasting.FaceDown),
+        LetIn(),
+        Nosed(),
+        Coping(),
         Footing(),
+        Loose(),
     ];
 
     public static JobDocument Job(params IReadOnlyList<ElementDocument> elements) => Samples.Terrace() with { Elements = elements };

@@ -45,7 +45,6 @@ public sealed record FormBoards(ImmutableArray<BoardRun> Boards, ImmutableArray<
     {
         ArgumentNullException.ThrowIfNull(outline);
         var runs = ImmutableArray.CreateBuilder<BoardRun>();
-        var bends = ImmutableArray.CreateBuilder<BentRun>();
         var stakes = ImmutableArray.CreateBuilder<Stake>();
         var straight = Formwork.Stakes.Spacing(height, board.Thickness).Metres;
         var number = 0;
@@ -58,14 +57,7 @@ public sealed record FormBoards(ImmutableArray<BoardRun> Boards, ImmutableArray<
 
             var inside = outline.EdgeMetres(i);
             double[] splices = [];
-            if (outline.IsArc(i))
-            {
-                var (chord, rise) = (outline.ChordMetres(i), outline.Rises[i]);
-                var (radius, sweep) = (Arcs.RadiusM(chord, rise), Arcs.SweepRadians(chord, rise));
-                var stock = strip(radius);
-                bends.Add(new BentRun(i, radius, inside, BentStrip.CutM(radius, sweep, rise > 0, stock.Thickness.Metres), stock));
-            }
-            else
+            if (!outline.IsArc(i))
             {
                 var cut = Math.Max(0.001, inside + Past(outline, i, start: true, formed, board, scheme, number) + Past(outline, i, start: false, formed, board, scheme, number));
                 var pieces = Pieces(cut, longestMm / 1000);
@@ -85,7 +77,27 @@ public sealed record FormBoards(ImmutableArray<BoardRun> Boards, ImmutableArray<
             stakes.AddRange(inner.Select(s => new Stake(bulkhead.From.Towards(bulkhead.To, s.AtM / bulkhead.LengthM), StakeAt.Bulkhead, -1)));
         }
 
-        return new FormBoards(runs.ToImmutable(), bends.ToImmutable(), [.. bulkheads.Select(b => b.LengthM)], [.. stakes.DistinctBy(s => (Math.Round(s.At.X, 4), Math.Round(s.At.Y, 4)))]);
+        return new FormBoards(runs.ToImmutable(), Bent(outline, formed, strip), [.. bulkheads.Select(b => b.LengthM)], [.. stakes.DistinctBy(s => (Math.Round(s.At.X, 4), Math.Round(s.At.Y, 4)))]);
+    }
+
+    /// <summary>The bent strip of each arc that is formed.</summary>
+    /// <param name="outline">The pour: the inside of the form.</param>
+    /// <param name="formed">True for each edge that has a form.</param>
+    /// <param name="strip">What an arc of a radius is bent from.</param>
+    public static ImmutableArray<BentRun> Bent(Outline outline, Func<int, bool> formed, Func<double, StripStock> strip)
+    {
+        ArgumentNullException.ThrowIfNull(outline);
+        ArgumentNullException.ThrowIfNull(strip);
+        var bends = ImmutableArray.CreateBuilder<BentRun>();
+        foreach (var i in Enumerable.Range(0, outline.Corners.Length).Where(i => outline.IsArc(i) && formed(i)))
+        {
+            var (chord, rise) = (outline.ChordMetres(i), outline.Rises[i]);
+            var (radius, sweep) = (Arcs.RadiusM(chord, rise), Arcs.SweepRadians(chord, rise));
+            var stock = strip(radius);
+            bends.Add(new BentRun(i, radius, outline.EdgeMetres(i), BentStrip.CutM(radius, sweep, rise > 0, stock.Thickness.Metres), stock));
+        }
+
+        return bends.ToImmutable();
     }
 
     // How far a board runs past the pour's corner: a neighbour's thickness, nothing, or back by one inside a notch.

@@ -81,8 +81,8 @@ public static class FormsAdvice
 
         var boards = cast.Plan.Corners.Length > MostBoards
             ? Drawn(site, at, remarks)
-            : FormBoards.Of(cast.Plan, edge => site.Meets(edge) == Meets.Form, board, said.Corners, height, said.LongestMm, Strip(said, at, remarks), site.Bulkheads);
-        CheckBends(boards, at, remarks);
+            : FormBoards.Of(cast.Plan, edge => site.Meets(edge) == Meets.Form, board, said.Corners, height, said.LongestMm, BendAdvice.Strip(said.PlyMm, at, remarks), site.Bulkheads);
+        BendAdvice.Check(boards.Bends, at, remarks);
         Explain(boards, at, remarks);
         return new FormsPlan(
             board, gap, said.Corners, boards, Stakes.Spacing(height, board.Thickness),
@@ -137,37 +137,6 @@ public static class FormsAdvice
         }
 
         return found;
-    }
-
-    private static Func<double, StripStock> Strip(FormsSaid said, ElementPlaces at, Remarks remarks)
-    {
-        if (said.PlyMm is not { } ply)
-        {
-            return BentStrip.For;
-        }
-
-        if (BentStrip.OfPly(ply, 100) is null)
-        {
-            remarks.Fault(at.Forms.PlyMm, new Notice.OutOfRange(ply, BentStrip.PlyThicknessesMm[0], BentStrip.PlyThicknessesMm[^1], RangeUnit.Mm));
-            return BentStrip.For;
-        }
-
-        return radius => BentStrip.OfPly(ply, radius)!;
-    }
-
-    private static void CheckBends(FormBoards boards, ElementPlaces at, Remarks remarks)
-    {
-        if (boards.Bends.FirstOrDefault(b => b.Strip.LeastRadius.Metres > b.RadiusM + 1e-9) is { } stiff)
-        {
-            remarks.Warn(
-                at.Forms.PlyMm,
-                new Notice.PlyTooStiff(RadiusMm: stiff.RadiusM * 1000, LeastMm: stiff.Strip.LeastRadius.Millimetres, PlyMm: stiff.Strip.Thickness.Millimetres),
-                new Remedy(new Mend.AnyPly(PlyMm: BentStrip.For(stiff.RadiusM).Thickness.Millimetres), [new Edit(at.Forms.PlyMm)]));
-        }
-        else if (boards.Bends.FirstOrDefault(b => b.Strip.Kind == StripKind.KerfedOrSheet) is { } tight)
-        {
-            remarks.Note(at.Self, new Notice.BendNeedsKerfs(RadiusMm: tight.RadiusM * 1000));
-        }
     }
 
     // A curve of hundreds of short edges: one strip along all of it.

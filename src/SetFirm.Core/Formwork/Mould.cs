@@ -19,6 +19,31 @@ public enum MouldPart
 
     /// <summary>Inside of an apron, which stands down from the field.</summary>
     ApronInside,
+
+    /// <summary>As deep as the step for a flange, and as large as the flange.</summary>
+    RebateBlock,
+
+    /// <summary>A side that leans with the face it forms.</summary>
+    LeaningSide,
+
+    /// <summary>Cut to the section.</summary>
+    End,
+
+    /// <summary>One half of a split mould, a layer of it.</summary>
+    HalfShell,
+
+    /// <summary>That halves are held together by.</summary>
+    Flange,
+}
+
+/// <summary>Where the sides of a mould stand.</summary>
+public enum MouldSides
+{
+    /// <summary>On its bottom: as high as the piece.</summary>
+    OnBottom,
+
+    /// <summary>Beside it: higher by the sheet.</summary>
+    LapBottom,
 }
 
 /// <param name="Part">Which.</param>
@@ -26,6 +51,19 @@ public enum MouldPart
 /// <param name="AcrossM">Shorter way.</param>
 /// <param name="Count">In one mould.</param>
 public readonly record struct SheetPart(MouldPart Part, double AlongM, double AcrossM, int Count);
+
+/// <summary>What a mould is cut from, and how it stands together.</summary>
+/// <param name="SheetM">Thickness of the sheet.</param>
+/// <param name="Sides">Where its sides stand.</param>
+/// <param name="Bottom">False where it is cast onto what will carry it.</param>
+public sealed record MouldForm(double SheetM, MouldSides Sides, bool Bottom)
+{
+    /// <summary>Sides that lap the bottom are so much higher.</summary>
+    public double LapM => Bottom && Sides == MouldSides.LapBottom ? SheetM : 0;
+
+    /// <summary>What the bottom stands out over the piece, both ways together.</summary>
+    public double RimM => Sides == MouldSides.LapBottom ? 0 : 2 * (SheetM + Mould.MarginM);
+}
 
 /// <summary>One mould: its parts, and what holds and seals it.</summary>
 public sealed record Mould(ImmutableArray<SheetPart> Parts, int Screws, double SeamM)
@@ -45,16 +83,17 @@ public sealed record Mould(ImmutableArray<SheetPart> Parts, int Screws, double S
 
     /// <param name="outline">The piece, already mirrored where it is cast face down.</param>
     /// <param name="sided">True for each edge that the mould closes.</param>
-    /// <param name="heightM">What the sides hold.</param>
-    /// <param name="sheetM">Thickness of the sheet.</param>
-    /// <param name="bottom">False where it is cast onto what will carry it.</param>
+    /// <param name="heightM">Of the piece.</param>
+    /// <param name="form">What it is cut from, and how.</param>
     /// <param name="aprons">Aprons, whose inside is formed too.</param>
-    public static Mould Of(Outline outline, Func<int, bool> sided, double heightM, double sheetM, bool bottom, IReadOnlyList<EdgeDrop> aprons)
+    public static Mould Of(Outline outline, Func<int, bool> sided, double heightM, MouldForm form, IReadOnlyList<EdgeDrop> aprons)
     {
+        ArgumentNullException.ThrowIfNull(form);
         ArgumentNullException.ThrowIfNull(outline);
         ArgumentNullException.ThrowIfNull(aprons);
         var parts = ImmutableArray.CreateBuilder<SheetPart>();
         double seams = 0;
+        var (sheetM, sideM) = (form.SheetM, heightM + form.LapM);
         for (var i = 0; i < outline.Corners.Length; i++)
         {
             if (!sided(i))
@@ -65,15 +104,22 @@ public sealed record Mould(ImmutableArray<SheetPart> Parts, int Screws, double S
             var edge = outline.EdgeMetres(i);
             // Sides are set round like a pinwheel, each past one neighbour by the sheet.
             parts.Add(outline.IsArc(i)
-                ? new SheetPart(MouldPart.BentSide, edge, heightM, 1)
-                : new SheetPart(MouldPart.Side, edge + sheetM, heightM, 1));
+                ? new SheetPart(MouldPart.BentSide, edge, sideM, 1)
+                : new SheetPart(MouldPart.Side, edge + sheetM, sideM, 1));
             seams += edge + heightM;
         }
 
         foreach (var opening in outline.Openings)
         {
             seams += opening.Perimeter.Metres;
-            if (opening is Opening.Rectangular box)
+            if (opening.Rebate is { } rebate)
+            {
+                // A block as thick as the rebate is deep, its flange wider than the hole all round.
+                var (a, b) = (opening.AlongM + (2 * rebate.Width.Metres), opening.AcrossM + (2 * rebate.Width.Metres));
+                parts.Add(new SheetPart(MouldPart.RebateBlock, Math.Max(a, b), Math.Min(a, b), 1));
+            }
+
+            if (opening is Opening.Rectangular { Corner.Metres: 0 } box)
             {
                 parts.Add(new SheetPart(MouldPart.Box, box.Width.Metres, heightM, 2));
                 parts.Add(new SheetPart(MouldPart.Box, box.Depth.Metres, heightM, 2));
@@ -91,58 +137,78 @@ public sealed record Mould(ImmutableArray<SheetPart> Parts, int Screws, double S
             seams += along;
         }
 
-        var screws = parts.Sum(p => p.Count * (int)Math.Max(2, Math.Ceiling(p.AlongM / ScrewSpacingM) + 1));
-        if (bottom)
+        if (form.Bottom)
         {
             var (left, right, low, high) = Extents.Of(outline);
-            var rim = 2 * (sheetM + MarginM);
-            parts.Insert(0, new SheetPart(MouldPart.Bottom, Math.Max(right - left, high - low) + rim, Math.Min(right - left, high - low) + rim, 1));
+            parts.Insert(0, new SheetPart(MouldPart.Bottom, Math.Max(right - left, high - low) + form.RimM, Math.Min(right - left, high - low) + form.RimM, 1));
         }
 
-        return new Mould(parts.ToImmutable(), screws, seams);
+        return new Mould(parts.ToImmutable(), Screwed(parts), seams);
     }
 
-    /// <summary>Sheets for so many moulds, laid in rows across the sheet; parts larger than a sheet are joined from several.</summary>
-    /// <remarks>Next-fit decreasing height: strips first-fit into rows, rows into sheets. Never fewer than the area asks.</remarks>
-    public int Sheets(int moulds)
+    /// <summary>The mould of a straight piece by its section: two sides, one ripped or both, two ends cut to the section, and a bottom as wide as what lies on it.</summary>
+    /// <param name="profile">Of the piece.</param>
+    /// <param name="lengthM">Of it.</param>
+    /// <param name="form">What it is cut from, and how.</param>
+    /// <param name="topDown">Its narrower top lies on the bottom.</param>
+    public static Mould OfProfile(CurbProfile profile, double lengthM, MouldForm form, bool topDown)
     {
-        var rows = new List<(double High, double Used)>();
-        var wide = Parts.SelectMany(p => Enumerable.Repeat(p, p.Count * moulds)).SelectMany(Fitting).OrderByDescending(p => p.AcrossM).ThenByDescending(p => p.AlongM);
-        foreach (var (along, across) in wide)
+        ArgumentNullException.ThrowIfNull(profile);
+        ArgumentNullException.ThrowIfNull(form);
+        var (high, sheet, lap) = (profile.Height.Metres, form.SheetM, form.LapM);
+        var wide = Math.Max(profile.Base.Metres, profile.Top.Metres);
+        var lies = topDown ? profile.Top.Metres : profile.Base.Metres;
+        // Sides run past the ends.
+        var side = lengthM + (2 * sheet);
+        var parts = ImmutableArray.CreateBuilder<SheetPart>();
+        parts.Add(new SheetPart(MouldPart.Bottom, lengthM + form.RimM, lies + form.RimM, 1));
+        parts.Add(new SheetPart(MouldPart.LeaningSide, side, profile.FaceHeight.Metres + lap, profile.Faces));
+        if (profile.Faces == 1)
         {
-            var at = rows.FindIndex(r => r.Used + along <= SheetAlongM + 1e-9 && across <= r.High + 1e-9);
-            if (at < 0)
-            {
-                rows.Add((across, along));
-            }
-            else
-            {
-                rows[at] = (rows[at].High, rows[at].Used + along + (Lumber.KerfMm / 1000));
-            }
+            parts.Add(new SheetPart(MouldPart.Side, side, high + lap, 1));
         }
 
-        var sheets = new List<double>();
-        foreach (var row in rows.OrderByDescending(r => r.High))
-        {
-            var at = sheets.FindIndex(used => used + row.High <= SheetAcrossM + 1e-9);
-            if (at < 0)
-            {
-                sheets.Add(row.High + (Lumber.KerfMm / 1000));
-            }
-            else
-            {
-                sheets[at] += row.High + (Lumber.KerfMm / 1000);
-            }
-        }
-
-        return sheets.Count;
+        parts.Add(new SheetPart(MouldPart.End, Math.Max(wide, high + lap), Math.Min(wide, high + lap), 2));
+        var seams = (2 * (lengthM + lies)) + (2 * (high + profile.FaceHeight.Metres));
+        return new Mould(parts.ToImmutable(), Screwed(parts), seams);
     }
 
-    // A part longer or wider than a sheet comes in several.
-    private static IEnumerable<(double AlongM, double AcrossM)> Fitting(SheetPart part)
+    /// <summary>The mould of a cone or a tube in two halves with flanges, bent from sheet in so many layers.</summary>
+    /// <param name="wideM">Its greater diameter.</param>
+    /// <param name="narrowM">Its lesser.</param>
+    /// <param name="highM">Of it.</param>
+    /// <param name="layers">Of thin sheet, one over the other.</param>
+    /// <remarks>Developed on the plane: half of a ring of outer radius R s/(R − r), s along the slant, that spans π (R − r)/s; of a tube a rectangle. Source: plane geometry.</remarks>
+    public static Mould OfCone(double wideM, double narrowM, double highM, int layers)
     {
-        var (nx, ny) = ((int)Math.Ceiling((part.AlongM / SheetAlongM) - 1e-9), (int)Math.Ceiling((part.AcrossM / SheetAcrossM) - 1e-9));
-        var (nxLeast, nyLeast) = (Math.Clamp(nx, 1, 100), Math.Clamp(ny, 1, 100));
-        return Enumerable.Repeat((Math.Min(SheetAlongM, part.AlongM / nxLeast), Math.Min(SheetAcrossM, part.AcrossM / nyLeast)), nxLeast * nyLeast);
+        var (wide, narrow) = (Math.Max(wideM, narrowM) / 2, Math.Min(wideM, narrowM) / 2);
+        var slant = Math.Sqrt(((wide - narrow) * (wide - narrow)) + (highM * highM));
+        var (along, across) = (Math.PI * wide, slant);
+        if (wide - narrow > 1e-6)
+        {
+            var outer = wide * slant / (wide - narrow);
+            var span = Math.Min(Math.PI, Math.PI * (wide - narrow) / slant);
+            (along, across) = (2 * outer * Math.Sin(span / 2), outer - ((outer - slant) * Math.Cos(span / 2)));
+        }
+
+        var parts = ImmutableArray.Create(
+            new SheetPart(MouldPart.HalfShell, Math.Max(along, across), Math.Min(along, across), 2 * layers), new SheetPart(MouldPart.Flange, slant, FlangeM, 4));
+        // Flanges are bolted; each further layer is screwed to the one under it.
+        return new Mould(parts, Screwed(parts), (2 * slant) + (2 * Math.PI * wide));
     }
+
+    /// <summary>Flanges that the halves of a split mould are held together by, metres. Source: site practice.</summary>
+    public const double FlangeM = 0.05;
+
+    private static int Screwed(IEnumerable<SheetPart> parts) =>
+        parts.Where(p => p.Part != MouldPart.Bottom).Sum(p => p.Count * (int)Math.Max(2, Math.Ceiling(p.AlongM / ScrewSpacingM) + 1));
+
+    /// <summary>Its parts as they are cut for so many moulds.</summary>
+    public IEnumerable<SheetCut> Cuts(int moulds, int element) => Parts.SelectMany(p => Enumerable.Repeat(new SheetCut(p.AlongM, p.AcrossM, element), p.Count * moulds));
+
+    /// <summary>Sheets for so many moulds.</summary>
+    public int Sheets(int moulds) => Stock.Count([.. Cuts(moulds, 0).Select(c => (c.AlongM, c.AcrossM))]);
+
+    /// <summary>Of sheet as it is sold.</summary>
+    public static SheetCutting Stock { get; } = new(SheetAlongM, SheetAcrossM, Lumber.KerfMm / 1000);
 }

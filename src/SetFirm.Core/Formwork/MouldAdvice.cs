@@ -35,15 +35,25 @@ public sealed record CastingRule(int Pieces, int Moulds, double StripDays, doubl
 /// <param name="Casting">Where it is cast again and again.</param>
 public sealed record MouldSite(MouldKind Kind, CastShape Cast, Func<int, Meets> Meets, CastingRule? Casting);
 
+/// <summary>A mould as said.</summary>
+/// <param name="SheetMm">Thickness of its sheet; null takes the usual.</param>
+/// <param name="Sides">Where its sides stand.</param>
+/// <param name="PlyMm">Sheet that its curves are bent from; null takes the stiffest that bends.</param>
+/// <param name="Sold">Whose sheet.</param>
+public sealed record MouldSaid(double? SheetMm, MouldSides Sides, double? PlyMm, UnitSystem Sold);
+
 /// <summary>The mould of one element.</summary>
 /// <param name="Mirrored">It is the mirror of the piece.</param>
 /// <param name="Outline">As it is cut.</param>
 /// <param name="Mould">One mould.</param>
 /// <param name="Moulds">How many.</param>
 /// <param name="SheetMm">Of the sheet.</param>
+/// <param name="Sides">Where its sides stand.</param>
+/// <param name="Bends">Of one mould, each with the strip that takes it.</param>
 /// <param name="StripM">Bent strip of one mould.</param>
 /// <param name="Castings">When each is filled and stripped, days from the first.</param>
-public sealed record MouldPlan(bool Mirrored, Outline Outline, Mould Mould, int Moulds, double SheetMm, double StripM, ImmutableArray<Casting> Castings)
+public sealed record MouldPlan(
+    bool Mirrored, Outline Outline, Mould Mould, int Moulds, double SheetMm, MouldSides Sides, ImmutableArray<BentRun> Bends, double StripM, ImmutableArray<Casting> Castings)
 {
     public int Sheets => Mould.Sheets(Moulds);
 
@@ -68,32 +78,48 @@ public static class MouldAdvice
 
     private const double MostSheetMm = 40;
 
-    /// <param name="sheetMm">As said; null takes the usual.</param>
-    /// <param name="sold">Whose sheet.</param>
+    /// <param name="said">As said.</param>
     /// <param name="site">What is cast.</param>
     /// <param name="at">The element's places.</param>
     /// <param name="remarks">Takes findings and reasons.</param>
-    public static MouldPlan Plan(double? sheetMm, UnitSystem sold, MouldSite site, ElementPlaces at, Remarks remarks)
+    public static MouldPlan Plan(MouldSaid said, MouldSite site, ElementPlaces at, Remarks remarks)
     {
+        ArgumentNullException.ThrowIfNull(said);
         ArgumentNullException.ThrowIfNull(site);
         ArgumentNullException.ThrowIfNull(remarks);
-        var sheet = sheetMm ?? (sold == UnitSystem.Us ? UsualSheetUsMm : UsualSheetMm);
+        var sheet = said.SheetMm ?? (said.Sold == UnitSystem.Us ? UsualSheetUsMm : UsualSheetMm);
         if (!(sheet >= LeastSheetMm && sheet <= MostSheetMm))
         {
             remarks.Fault(at.Forms.SheetMm, new Notice.OutOfRange(sheet, LeastSheetMm, MostSheetMm, RangeUnit.Mm));
             sheet = UsualSheetMm;
         }
 
-        var (cast, casting, mirrored) = (site.Cast, site.Casting, site.Kind == MouldKind.FaceDown);
+        var (cast, casting, faceDown) = (site.Cast, site.Casting, site.Kind == MouldKind.FaceDown);
+        // What is its own mirror may lie either way; a section is turned end for end.
+        var mirrored = faceDown && cast.Profile is null && !(cast.SidesAlike && cast.Plan.IsItsOwnMirror);
         var outline = mirrored ? cast.Plan.Mirrored() : cast.Plan;
-        var mould = Mould.Of(outline, edge => site.Meets(edge) != Meets.Wall || mirrored, cast.FormHeight.Metres, sheet / 1000, bottom: site.Kind != MouldKind.InPlace, cast.Drops);
+        bool Sided(int edge) => site.Meets(edge) != Meets.Wall || faceDown;
+        var form = new MouldForm(sheet / 1000, said.Sides, Bottom: site.Kind != MouldKind.InPlace);
+        var bends = FormBoards.Bent(outline, Sided, BendAdvice.Strip(said.PlyMm, at, remarks));
+        BendAdvice.Check(bends, at, remarks);
+        var mould = MouldOf(cast, outline, Sided, form, faceDown);
         var plan = new MouldPlan(
-            mirrored, outline, mould, casting?.Moulds ?? 1, sheet,
+            mirrored, outline, mould, casting?.Moulds ?? 1, sheet, said.Sides, bends,
             cast.Line is null ? mould.Parts.Where(p => p.Part == MouldPart.BentSide).Sum(p => p.AlongM * p.Count) : cast.Plan.Perimeter.Metres,
             casting is null ? [] : MouldCalendar.Of(casting.Pieces, casting.Moulds, casting.StripDays, casting.CleanDays));
         Explain(plan, casting, at, remarks);
         return plan;
     }
+
+    private static Mould MouldOf(CastShape cast, Outline outline, Func<int, bool> sided, MouldForm form, bool faceDown) => cast switch
+    {
+        { Profile: { } profile } => Mould.OfProfile(profile, outline.EdgeMetres(0), form, faceDown),
+        { Turned: { } turned } => Mould.OfCone(turned.Foot.Metres, turned.Top.Metres, cast.FormHeight.Metres, Math.Max(1, (int)Math.Round(form.SheetM * 1000 / LayerMm))),
+        _ => Mould.Of(outline, sided, cast.FormHeight.Metres, form, cast.Drops),
+    };
+
+    /// <summary>Sheet that a split mould is laminated from, mm: it bends round a pier. Source: site practice.</summary>
+    private const double LayerMm = 3;
 
     private static void Explain(MouldPlan plan, CastingRule? casting, ElementPlaces at, Remarks remarks)
     {

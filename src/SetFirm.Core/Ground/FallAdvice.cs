@@ -8,7 +8,7 @@ namespace SetFirm.Core.Ground;
 /// <param name="Plan">Seen from above.</param>
 /// <param name="Walls">Edges that meet the house, from 0.</param>
 /// <param name="Drains">Middles of the drains in it.</param>
-/// <param name="OnGround">What lies on something that falls already is level.</param>
+/// <param name="OnGround">What lies on something that falls already follows it.</param>
 public sealed record FallSite(Outline Plan, ImmutableArray<int> Walls, ImmutableArray<PlanPoint> Drains, bool OnGround);
 
 /// <summary>How a surface falls.</summary>
@@ -17,7 +17,8 @@ public sealed record FallSite(Outline Plan, ImmutableArray<int> Walls, Immutable
 /// <param name="DownM">Of a place, metres below the highest corner.</param>
 /// <param name="CornersMm">Of each corner, below the highest.</param>
 /// <param name="DrainMm">Top of the drain, where there is one, below the highest corner.</param>
-public sealed record FallPlan(Fall Fall, bool Proposed, Func<PlanPoint, double> DownM, ImmutableArray<double> CornersMm, double? DrainMm);
+/// <param name="Copied">It is that of what lies below: a layer of one thickness follows it.</param>
+public sealed record FallPlan(Fall Fall, bool Proposed, Func<PlanPoint, double> DownM, ImmutableArray<double> CornersMm, double? DrainMm, bool Copied);
 
 /// <summary>Which way water runs off, and whether it does.</summary>
 public static class FallAdvice
@@ -40,7 +41,7 @@ public static class FallAdvice
         var downM = fall.From(site.Plan.Corners);
         PlanPoint? drain = fall is Fall.ToDrain to ? to.Drain : site.Drains.Length > 0 ? site.Drains[0] : null;
         var plan = new FallPlan(
-            fall, said is null, downM, [.. site.Plan.Corners.Select(c => downM(c) * 1000)], drain is { } sunk ? (downM(sunk) + Fall.DrainSunkM) * 1000 : null);
+            fall, said is null, downM, [.. site.Plan.Corners.Select(c => downM(c) * 1000)], drain is { } sunk ? (downM(sunk) + Fall.DrainSunkM) * 1000 : null, Copied: !site.OnGround);
         Check(said, fall, site, at, remarks);
         remarks.WhyOf(
             of.Path, new Why.Fall(GradePct: fall.Grade * 100, LeastPct: Fall.LeastGrade * 100, AtHousePct: Fall.HouseGrade * 100), plan.CornersMm.DefaultIfEmpty(0).Max(), Source.SitePractice);
@@ -60,7 +61,8 @@ public static class FallAdvice
             return; // said so on purpose: indoors, or on something that falls already
         }
 
-        Remedy[] steeper = said is null ? [] : [new Remedy(new Mend.SteeperFall(GradePct: Fall.HouseGrade * 100), [new Edit(at.Percent, Number: Fall.HouseGrade * 100)])];
+        // What lies below cannot be made steeper: the layer would have to be a wedge.
+        Remedy[] steeper = said is null || !site.OnGround ? [] : [new Remedy(new Mend.SteeperFall(GradePct: Fall.HouseGrade * 100), [new Edit(at.Percent, Number: Fall.HouseGrade * 100)])];
         if (fall.Grade < Fall.LeastGrade - Slack)
         {
             remarks.Warn(at.Self, new Notice.FallTooFlat(GradePct: fall.Grade * 100, LeastPct: Fall.LeastGrade * 100), steeper);

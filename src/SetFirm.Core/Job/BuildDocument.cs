@@ -113,4 +113,8 @@ public sealed record FormsDocument
 
     /// <summary>Thickness of the sheet of a mould, mm; null takes 18 (US: 19).</summary>
     public double? SheetMm { get; init; }
+
+    /// <summary>Where the sides of a mould stand.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public MouldSides Sides { get; init; }
 }

@@ -7,6 +7,7 @@ internal static class Limits
     public const int MostEdges = 10_000;
     public const int MostOpenings = 200;
     public const int MostProbes = 500;
+    public const int MostInserts = 20;
     public const int MostJoints = 200;
     public const int MostStock = 12;
     public const int MostRows = 300;

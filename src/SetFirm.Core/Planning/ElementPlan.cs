@@ -45,6 +45,10 @@ public sealed record ElementPlan
     /// <summary>Every face that air reaches, m2: what is covered and coated.</summary>
     public double OpenM2 => FaceM2 + (Traits.SidesShow ? Cast.Plan.Perimeter.Metres * Cast.FormHeight.Metres * Cast.Count : 0);
 
+    /// <summary>How the air is got out of it.</summary>
+    public Consolidating Consolidating => Consolidations.For(
+        Cast.FormHeight, Traits.Mould != MouldKind.None, Traits.Section == SteelSection.Counter, Traits.Narrow || Traits.Section == SteelSection.Footing);
+
     /// <summary>Its mix has no stone.</summary>
     public bool Mortar { get; init; }
 
@@ -88,4 +92,11 @@ public sealed record ElementBuild(
 /// <param name="Boards">Cut lists.</param>
 /// <param name="Bars">Cut lists.</param>
 /// <param name="Stakes">Of all elements.</param>
-public sealed record BuildPlan(Dig? Dig, double StringMm, ImmutableArray<CutList> Boards, ImmutableArray<CutList> Bars, int Stakes);
+/// <param name="Sheets">For all moulds, by their thickness in mm.</param>
+/// <param name="Mesh">For all elements.</param>
+public sealed record BuildPlan(
+    Dig? Dig, double StringMm, ImmutableArray<CutList> Boards, ImmutableArray<CutList> Bars, int Stakes, ImmutableArray<(double Mm, SheetsNeeded Needed)> Sheets, SheetsNeeded Mesh)
+{
+    /// <summary>Of sealant, for all moulds.</summary>
+    public static int Cartridges(IEnumerable<MouldPlan> moulds) => (int)Math.Ceiling((moulds.Sum(m => m.SeamM) / Mould.SeamPerCartridgeM) - 1e-9);
+}

@@ -85,8 +85,11 @@ internal static class ElementPlanner
 
         FormsPlan[] forms = [.. built.Select(e => e.Build!.Forms).OfType<FormsPlan>()];
         FormsAdvice.ExplainStakes(forms, gate);
+        var moulds = built.Where(e => e.Build!.Mould is not null).GroupBy(e => e.Build!.Mould!.SheetMm).OrderBy(g => g.Key);
+        ImmutableArray<(double, SheetsNeeded)> sheets = [.. moulds.Select(g => (g.Key, Mould.Stock.Of([.. g.SelectMany(e => e.Build!.Mould!.Mould.Cuts(e.Build.Mould.Moulds, e.Index))])))];
+        var mesh = SteelLayout.Stock.Of([.. built.SelectMany(e => e.Build!.Steel.MeshCuts(e.Index))]);
         return (built, new BuildPlan(
-            dig, site.StringM * 1000, cut, bars.Lists([Bars.StockM(site.Sold) * 1000], 0), forms.Sum(f => f.StakeCount)));
+            dig, site.StringM * 1000, cut, bars.Lists([Bars.StockM(site.Sold) * 1000], 0), forms.Sum(f => f.StakeCount), sheets, mesh));
     }
 
     private static ElementBuild Built(ElementPlan element, ReadBuild site, PanelSeams seams, CutGroups boards, CutGroups bars, Gate gate)
@@ -95,7 +98,8 @@ internal static class ElementPlanner
         var isolation = read.EdgesMeeting(Meets.Wall, Meets.OldSlab).Sum(cast.Plan.EdgeMetres) + read.OpeningsFor(OpeningUse.Post, OpeningUse.Drain).Sum(o => o.Perimeter.Metres);
         var mould = traits.Mould == MouldKind.None
             ? null
-            : MouldAdvice.Plan(read.Said.Forms?.SheetMm, site.Sold, new MouldSite(traits.Mould, cast, read.Said.MeetsAt, read.Casting), at, gate);
+            : MouldAdvice.Plan(
+                new MouldSaid(read.Said.Forms?.SheetMm, read.Said.Forms?.Sides ?? MouldSides.OnBottom, read.Said.Forms?.PlyMm, site.Sold), new MouldSite(traits.Mould, cast, read.Said.MeetsAt, read.Casting), at, gate);
         if (traits.Lifted)
         {
             CheckPiece(element, gate);

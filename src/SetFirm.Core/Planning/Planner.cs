@@ -262,6 +262,8 @@ public static class Planner
         build is null ? [] : [.. elements.Select(e => Bought(e, e.Build!))],
         build?.Boards ?? [],
         build?.Bars ?? [],
+        build?.Sheets ?? [],
+        build?.Mesh ?? SheetsNeeded.None,
         job.Build.Plastic,
         job.Cure.Method,
         Math.Clamp(job.Mixing.Hands, 1, LoadAdvice.MostHands),

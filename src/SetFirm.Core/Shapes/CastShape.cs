@@ -59,6 +59,15 @@ public sealed record CastShape(
     /// <summary>What hangs down along edges.</summary>
     public ImmutableArray<EdgeDrop> Drops { get; init; } = [];
 
+    /// <summary>Nothing along its edges or in its face tells one side from the other.</summary>
+    public bool SidesAlike { get; init; } = true;
+
+    /// <summary>What is cast into the face of each piece.</summary>
+    public ImmutableArray<Insert> Inserts { get; init; } = [];
+
+    /// <summary>Diameters, where it is turned: a cone, a tube.</summary>
+    public (Length Foot, Length Top)? Turned { get; init; }
+
     /// <summary>Its cross-section, where its faces may lean.</summary>
     public CurbProfile? Profile { get; init; }
 

@@ -16,6 +16,7 @@ public sealed class Outline
     private readonly Lazy<Polygon> net;
     private readonly Lazy<Rings> region;
     private readonly Lazy<Outline> plain;
+    private readonly Lazy<bool> ownMirror;
 
     private Outline(ImmutableArray<PlanPoint> corners, ImmutableArray<double> rises, ImmutableArray<Opening> openings, FlatRing flat, double signedChordArea)
     {
@@ -31,6 +32,7 @@ public sealed class Outline
         NetArea = Area.FromSquareMetres(Math.Max(0, gross - openings.Sum(o => o.Area.SquareMetres)));
         region = new(() => new Rings(Net));
         plain = new(Simplify);
+        ownMirror = new(FindAxis);
         whole = new(() => Ring(Flat));
         net = new(() => Openings.IsEmpty ? Gross : Factory.CreatePolygon(Gross.Shell, [.. Openings.Select(o => Hole(o).Shell)]));
     }
@@ -105,6 +107,16 @@ public sealed class Outline
         return new Outline(corners, Rises, openings, FlatRing.Of(corners, Rises, turnsLeft: !TurnsLeft), -signedChordArea);
     }
 
+    /// <summary>What the rebates of its cut-outs take, cubic metres.</summary>
+    public double RebatesM3 => Openings.Sum(o => o.RebateArea.SquareMetres * (o.Rebate?.Depth.Metres ?? 0));
+
+    /// <summary>Of a field so thick, without what is let into its face.</summary>
+    public Volume FieldVolume(Length thickness) => Volume.FromCubicMetres((NetArea * thickness).CubicMetres - RebatesM3);
+
+    /// <summary>True where its mirror can be turned to lie on it, openings and all: a mould for it needs no thought about sides.</summary>
+    /// <remarks>An axis of symmetry goes through the centroid, and through a corner or the middle of an edge. Of a drawn curve it is not asked: false is safe.</remarks>
+    public bool IsItsOwnMirror => ownMirror.Value;
+
     /// <summary>Area that is left when every edge is moved in, openings left out, square metres; corners stay sharp.</summary>
     public double InsetM2(double byM) =>
         Gross.Buffer(-byM, new BufferParameters(8, EndCapStyle.Flat, JoinStyle.Mitre, 10)).Area - Openings.Sum(o => o.Area.SquareMetres);
@@ -154,6 +166,32 @@ public sealed class Outline
         }
 
         return new OutlineCheck.Sound(new Outline(corners, bows, openings, flat, signed));
+    }
+
+    /// <summary>More corners than this are a drawn curve.</summary>
+    private const int MostWithAxis = 60;
+
+    /// <summary>What of the area may differ between an outline and its mirror.</summary>
+    private const double SameShare = 2e-4;
+
+    private bool FindAxis()
+    {
+        if (Corners.Length > MostWithAxis)
+        {
+            return false;
+        }
+
+        var centre = Net.Centroid.Coordinate;
+        var middles = Enumerable.Range(0, Corners.Length).Select(i => (A: Corners[i], B: Corners[(i + 1) % Corners.Length])).Select(e => new PlanPoint((e.A.X + e.B.X) / 2, (e.A.Y + e.B.Y) / 2));
+        // Openings that could tell a side from the other lie off the axis in pairs, or on it.
+        var through = Corners.Concat(middles).Concat(Openings.Select(o => o.Centre));
+        return through.Where(p => Math.Abs(p.X - centre.X) + Math.Abs(p.Y - centre.Y) > SamePlaceM).Any(p => IsAxis(centre, Math.Atan2(p.Y - centre.Y, p.X - centre.X)));
+    }
+
+    private bool IsAxis(Coordinate at, double radians)
+    {
+        var reflect = NetTopologySuite.Geometries.Utilities.AffineTransformation.ReflectionInstance(at.X, at.Y, at.X + Math.Cos(radians), at.Y + Math.Sin(radians));
+        return Net.SymmetricDifference(reflect.Transform(Net)).Area < SameShare * Net.Area;
     }
 
     private Outline Simplify()
@@ -207,12 +245,24 @@ public sealed class Outline
     private static Polygon Hole(Opening opening) => opening switch
     {
         Opening.Round round => Ring(Circle(round.At, round.Diameter.Metres / 2)),
+        Opening.Rectangular { Corner.Metres: > 0 } box => Ring(RoundBox(box)),
         Opening.Rectangular box => Ring(Box(box.At, box.Width.Metres / 2, box.Depth.Metres / 2)),
         _ => throw new System.Diagnostics.UnreachableException(),
     };
 
     private static ImmutableArray<PlanPoint> Box(PlanPoint at, double x, double y) =>
         [new(at.X - x, at.Y - y), new(at.X + x, at.Y - y), new(at.X + x, at.Y + y), new(at.X - x, at.Y + y)];
+
+    // Four quarters of a circle, their middles a radius in from the corners.
+    private static ImmutableArray<PlanPoint> RoundBox(Opening.Rectangular box)
+    {
+        var (r, inner) = (box.Corner.Metres, Box(box.At, (box.Width.Metres / 2) - box.Corner.Metres, (box.Depth.Metres / 2) - box.Corner.Metres));
+        var chords = Math.Max(2, Arcs.Chords(r, Math.PI / 2));
+        return [.. from quarter in Enumerable.Range(0, 4)
+                   from i in Enumerable.Range(0, chords + 1)
+                   let angle = (Math.PI * (1 + (quarter / 2.0))) + (Math.PI / 2 * i / chords)
+                   select new PlanPoint(inner[quarter].X + (r * Math.Cos(angle)), inner[quarter].Y + (r * Math.Sin(angle)))];
+    }
 
     private static ImmutableArray<PlanPoint> Circle(PlanPoint at, double radius)
     {

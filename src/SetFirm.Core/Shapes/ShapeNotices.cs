@@ -43,6 +43,24 @@ public abstract partial record Notice
 
     public sealed record EaseTooLarge(double EaseMm, double TopMm) : Notice;
 
+    /// <summary>A step for a flange leaves too little under it; 0 where nothing is let into such a thing.</summary>
+    public sealed record RebateTooDeep(double RebateMm, double MostMm) : Notice;
+
+    /// <summary>It stands over the edge of its piece, into another, or deeper than the piece is.</summary>
+    public sealed record InsertTooLarge(double AlongMm, double AcrossMm, double DeepMm, double ThicknessMm) : Notice;
+
+    /// <summary>Concrete behind it is thin and breaks out.</summary>
+    public sealed record InsertNearlyThrough(double LeftMm, double LeastMm) : Notice;
+
+    /// <summary>Steel at the face rusts and stains.</summary>
+    public sealed record InsertRusts : Notice;
+
+    /// <summary>A free edge stands out further than plain concrete carries.</summary>
+    public sealed record OverhangWantsBrackets(double OverhangMm, double MostMm, double ThicknessMm) : Notice;
+
+    /// <summary>A tube is filled where it stands; it is no piece.</summary>
+    public sealed record TubeStandsInPlace : Notice;
+
     public sealed record FieldTooThin(double ThicknessMm, double LeastMm) : Notice;
 
     public sealed record TwoPours(double BaseMm, double ToppingMm) : Notice;

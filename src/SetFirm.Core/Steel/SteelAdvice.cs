@@ -99,6 +99,15 @@ public sealed record SteelPlan(
 
     public int SheetCount => Layout.Sheets.Length * Pieces;
 
+    /// <summary>Its mesh as it is cut: small pieces come several out of one sheet.</summary>
+    internal IEnumerable<SheetCut> MeshCuts(int element) => Layout.Sheets.SelectMany(s => Enumerable.Repeat(Cut(s, element), Pieces));
+
+    private static SheetCut Cut(MeshSheet sheet, int element)
+    {
+        var (x, y) = (sheet.Right - sheet.Left, sheet.High - sheet.Low);
+        return new SheetCut(Math.Max(x, y), Math.Min(x, y), element);
+    }
+
     public double BarM => Layout.PiecesM.Sum();
 
     public Mass BarMass => Mass.FromKilograms(Barred ? BarM * Bar.KgPerM : 0);

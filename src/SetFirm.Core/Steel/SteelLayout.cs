@@ -35,6 +35,9 @@ public sealed record SteelLayout(
 
     public const double SheetAcrossM = 1.2;
 
+    /// <summary>Sheets are cut with nippers: nothing is lost to a blade.</summary>
+    public static SheetCutting Stock { get; } = new(SheetAlongM, SheetAcrossM, 0);
+
     /// <summary>Mesh keeps clear of edges.</summary>
     public const double EdgeCoverM = 0.04;
 

@@ -5,6 +5,7 @@ using SetFirm.Core.Findings;
 using SetFirm.Core.Formwork;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
+using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
 
 namespace SetFirm.Core.Takeoff;
@@ -95,7 +96,12 @@ public static class BuyAdvice
     private static IEnumerable<Need> Cuts(BuyJob job) =>
         job.Boards.SelectMany(list => list.Layout.Boards.CountBy(b => b.StockMm).Select(stock => new Need(Goods.Board(Lumber.Find(list.Stock)!, stock.Key / 1000), stock.Value)))
             .Concat(job.Bars.Where(l => Bars.Find(l.Stock) is not null)
-                .SelectMany(list => list.Layout.Boards.CountBy(b => b.StockMm).Select(stock => new Need(Goods.Bar(Bars.Find(list.Stock)!, stock.Key / 1000), stock.Value))));
+                .SelectMany(list => list.Layout.Boards.CountBy(b => b.StockMm).Select(stock => new Need(Goods.Bar(Bars.Find(list.Stock)!, stock.Key / 1000), stock.Value))))
+            .Concat(job.Sheets.SelectMany(s => Shared(Goods.Sheet(s.Mm), s.Needed)))
+            .Concat(Shared(Goods.MeshSheet, job.Mesh));
+
+    // What is cut together from one stack, each element by its share.
+    private static IEnumerable<Need> Shared(Good good, SheetsNeeded needed) => needed.Shares.Select(s => new Need(good, s.Sheets, s.Element));
 
     private static IEnumerable<Need> Built(BuyElement built, BuyJob job)
     {
@@ -106,7 +112,6 @@ public static class BuyAdvice
             new(Goods.BaseStone, built.Dig?.BaseMass.Kilograms ?? 0),
             .. built.Forms is { } forms ? Forms(forms, built) : [],
             .. built.Mould is { } mould ? Mould(mould) : [],
-            new(Goods.MeshSheet, steel.SheetCount),
             new(Goods.Fibre, steel.Fibre.Kilograms),
             new(Goods.Scrim, steel.ScrimM2),
             new(Goods.Chair, steel.Layout.Chairs),
@@ -139,9 +144,8 @@ public static class BuyAdvice
 
     private static IEnumerable<Need> Mould(MouldPlan mould) =>
     [
-        new(Goods.Sheet(mould.SheetMm), mould.Sheets),
         new(Goods.MouldScrew, mould.Screws),
-        new(Goods.SeamSealant, mould.Cartridges),
+        new(Goods.SeamSealant, mould.SeamM / Formwork.Mould.SeamPerCartridgeM),
         new(Goods.BendStrip, mould.StripM * mould.Moulds),
         new(Goods.ReleaseOil, mould.OiledM2 / Goods.OilCoversM2),
     ];

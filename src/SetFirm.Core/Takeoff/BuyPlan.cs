@@ -46,13 +46,15 @@ public sealed record PourMeasured(Recipe Recipe, LocalDate? Date, int Units, int
 /// <param name="Elements">What each takes.</param>
 /// <param name="Boards">Cut lists.</param>
 /// <param name="Bars">Cut lists.</param>
+/// <param name="Sheets">For all moulds, by thickness in mm.</param>
+/// <param name="Mesh">For all elements.</param>
 /// <param name="Plastic">Plastic lies under it.</param>
 /// <param name="Method">How it is kept wet.</param>
 /// <param name="Hands">People.</param>
 /// <param name="Pours">What each measures out, in the order in which they are poured.</param>
 /// <param name="Sold">Where.</param>
 public sealed record BuyJob(
-    ImmutableArray<BuyElement> Elements, ImmutableArray<CutList> Boards, ImmutableArray<CutList> Bars, bool Plastic, CuringMethod Method, int Hands, ImmutableArray<PourMeasured> Pours,
+    ImmutableArray<BuyElement> Elements, ImmutableArray<CutList> Boards, ImmutableArray<CutList> Bars, ImmutableArray<(double Mm, SheetsNeeded Needed)> Sheets, SheetsNeeded Mesh, bool Plastic, CuringMethod Method, int Hands, ImmutableArray<PourMeasured> Pours,
     UnitSystem Sold)
 {
     public double OrderL => Elements.Sum(e => e.OrderL);

@@ -15,6 +15,9 @@ namespace SetFirm.Core.Telling;
 /// <param name="BoardCount">Boards to have, of every size.</param>
 /// <param name="BarCount">Bars to have.</param>
 /// <param name="Stakes">How many.</param>
+/// <param name="Sheets">For all moulds, cut together.</param>
+/// <param name="MeshSheets">For all elements, cut together.</param>
+/// <param name="Cartridges">Of sealant, for all moulds.</param>
 /// <param name="Inspections">To be looked over before the pour.</param>
 public sealed record BuildReport(
     IReadOnlyList<ElementBuildReport> Elements,
@@ -25,7 +28,14 @@ public sealed record BuildReport(
     int BoardCount,
     int BarCount,
     int Stakes,
+    IReadOnlyList<SheetReport> Sheets,
+    int MeshSheets,
+    int Cartridges,
     IReadOnlyList<Inspection> Inspections);
+
+/// <param name="ThicknessMm">Of the sheet.</param>
+/// <param name="Count">As sold.</param>
+public sealed record SheetReport(double ThicknessMm, int Count);
 
 /// <param name="Index">Its place in the document.</param>
 /// <param name="Dig">Null where nothing is dug.</param>
@@ -129,6 +139,8 @@ public sealed record StakeReport(PlanPoint At, StakeAt Why, double DownMm);
 /// <param name="Screws">For all moulds.</param>
 /// <param name="SeamM">For all moulds.</param>
 /// <param name="Cartridges">Of sealant.</param>
+/// <param name="Sides">Where they stand.</param>
+/// <param name="Bends">Of one mould.</param>
 /// <param name="StripM">Bent strip for one mould: both sides of a ribbon, or round a curve.</param>
 /// <param name="Castings">When.</param>
 public sealed record MouldReport(
@@ -141,6 +153,8 @@ public sealed record MouldReport(
     int Screws,
     double SeamM,
     int Cartridges,
+    MouldSides Sides,
+    IReadOnlyList<BendReport> Bends,
     double StripM,
     IReadOnlyList<Casting> Castings);
 

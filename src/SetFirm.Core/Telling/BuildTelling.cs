@@ -20,6 +20,9 @@ internal static class BuildTelling
         plan.Boards.Sum(l => l.Layout.Boards.Length),
         plan.Bars.Sum(l => l.Layout.Boards.Length),
         plan.Stakes,
+        [.. plan.Sheets.Select(s => new SheetReport(s.Mm, s.Needed.Count))],
+        plan.Mesh.Count,
+        BuildPlan.Cartridges(elements.Select(e => e.Build!.Mould).OfType<MouldPlan>()),
         Inspections.For(Facts(elements)));
 
     private static ElementBuildReport Element(ElementPlan element, ElementBuild built, double stringMm) => new(
@@ -47,7 +50,7 @@ internal static class BuildTelling
             plan.Gap.Millimetres,
             plan.Corners,
             [.. forms.Boards.Select(b => new RunReport(b.Edge, b.InsideM, b.CutM, b.PiecesM.Length))],
-            [.. forms.Bends.Select(b => new BendReport(b.Edge, b.RadiusM, b.InsideM, b.CutM, b.Strip.Kind, b.Strip.Thickness.Millimetres, b.Strip.LeastRadius.Metres))],
+            [.. forms.Bends.Select(Bend)],
             forms.Bends.Sum(b => b.CutM),
             [.. forms.Stakes.Select(s => new StakeReport(s.At, s.Why, stringMm + ((element.Fall?.DownM(s.At) ?? 0) * 1000)))],
             plan.StakeSpacing.Metres,
@@ -61,7 +64,9 @@ internal static class BuildTelling
     }
 
     private static MouldReport Mould(MouldPlan plan) => new(
-        plan.Mirrored, plan.Outline.Flat, plan.Mould.Parts, plan.Moulds, plan.SheetMm, plan.Sheets, plan.Screws, plan.SeamM, plan.Cartridges, plan.StripM, plan.Castings);
+        plan.Mirrored, plan.Outline.Flat, plan.Mould.Parts, plan.Moulds, plan.SheetMm, plan.Sheets, plan.Screws, plan.SeamM, plan.Cartridges, plan.Sides, [.. plan.Bends.Select(Bend)], plan.StripM, plan.Castings);
+
+    private static BendReport Bend(BentRun b) => new(b.Edge, b.RadiusM, b.InsideM, b.CutM, b.Strip.Kind, b.Strip.Thickness.Millimetres, b.Strip.LeastRadius.Metres);
 
     private static SteelReport Steel(SteelPlan plan) => new(
         plan.School,

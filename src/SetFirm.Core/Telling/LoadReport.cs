@@ -1,5 +1,6 @@
 using NodaTime;
 using SetFirm.Core.Batching;
+using SetFirm.Core.Finishing;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Shapes;
 
@@ -20,6 +21,7 @@ namespace SetFirm.Core.Telling;
 /// <param name="Tasks">Who does what.</param>
 /// <param name="Round">Where the minutes go from one batch to the next.</param>
 /// <param name="Pace">The figures it is worked out with: the usual, or the crew's own.</param>
+/// <param name="Placing">How the air is got out of each element of the pour.</param>
 public sealed record LoadReport(
     double CapacityL,
     IReadOnlyList<BatchReport> Batches,
@@ -34,7 +36,14 @@ public sealed record LoadReport(
     int HandsWanted,
     IReadOnlyList<CrewTask> Tasks,
     RoundChart Round,
-    PaceFigures Pace);
+    PaceFigures Pace,
+    IReadOnlyList<PlacingReport> Placing);
+
+/// <param name="Element">Index of the element.</param>
+/// <param name="How">By what.</param>
+/// <param name="Lifts">Layers it is filled in.</param>
+/// <param name="LiftMm">Of each.</param>
+public sealed record PlacingReport(int Element, Consolidation How, int Lifts, double LiftMm);
 
 /// <summary>One batch.</summary>
 /// <param name="Number">From 1.</param>

@@ -37,6 +37,10 @@ internal static class LoadTelling
             Crew.ComfortFor(plan.Total),
             load.Crew.Tasks,
             RoundChart.Of(load),
-            load.Place.Figures);
+            load.Place.Figures,
+            [
+                .. elements.Where(e => loads.Sketch.Parts.Any(p => p.Element == e.Index))
+                    .Select(e => new PlacingReport(e.Index, e.Consolidating.How, e.Consolidating.Lifts, e.Consolidating.LiftMm)),
+            ]);
     }
 }

@@ -26,6 +26,9 @@ public sealed record ElementReport
 
     public required IReadOnlyList<OpeningReport> Openings { get; init; }
 
+    /// <summary>Cast into the face of each piece.</summary>
+    public required IReadOnlyList<InsertReport> Inserts { get; init; }
+
     /// <summary>Of all pieces, less openings.</summary>
     public required double AreaM2 { get; init; }
 
@@ -84,7 +87,20 @@ public sealed record StretchReport(double LengthM, double RadiusM, PlanPoint Mid
 /// <param name="WidthM">Across, along x; the diameter of a round one.</param>
 /// <param name="DepthM">Along y.</param>
 /// <param name="Round">A circle.</param>
-public sealed record OpeningReport(string Name, PlanPoint Centre, double WidthM, double DepthM, bool Round);
+/// <param name="CornerM">Radius of its corners.</param>
+/// <param name="RebateM">Width of the step round it; 0 for none.</param>
+/// <param name="RebateMm">Depth of that step.</param>
+public sealed record OpeningReport(string Name, PlanPoint Centre, double WidthM, double DepthM, bool Round, double CornerM, double RebateM, double RebateMm);
+
+/// <param name="Name">Its name.</param>
+/// <param name="Centre">Metres on the plan.</param>
+/// <param name="WidthM">Along x.</param>
+/// <param name="DepthM">Along y.</param>
+/// <param name="DeepMm">In the concrete.</param>
+/// <param name="OutMm">Out of the face: the depth of its slot where the face lies on the mould.</param>
+/// <param name="OverAllMm">The piece with what stands out of it.</param>
+/// <param name="DisplacesL">Concrete that it takes the place of.</param>
+public sealed record InsertReport(string Name, PlanPoint Centre, double WidthM, double DepthM, double DeepMm, double OutMm, double OverAllMm, double DisplacesL);
 
 /// <param name="Part">Which part.</param>
 /// <param name="Litres">As drawn.</param>
@@ -103,7 +119,8 @@ public sealed record SectionPieceReport(CastPart Part, IReadOnlyList<PlanPoint> 
 /// <param name="Drain">Where it runs to; null where it runs off.</param>
 /// <param name="CornersMm">Of each corner, below the highest.</param>
 /// <param name="DrainMm">Top of the drain, where there is one, below the highest corner.</param>
-public sealed record FallReport(double Percent, bool Proposed, PlanPoint? Direction, PlanPoint? Drain, IReadOnlyList<double> CornersMm, double? DrainMm);
+/// <param name="Copied">It is that of what lies below.</param>
+public sealed record FallReport(double Percent, bool Proposed, PlanPoint? Direction, PlanPoint? Drain, IReadOnlyList<double> CornersMm, double? DrainMm, bool Copied);
 
 /// <param name="Layout">How they are set out.</param>
 /// <param name="Proposed">True where nothing was said.</param>

@@ -22,6 +22,7 @@ internal static class ShapeTelling
             Corners = plan.Corners,
             Edges = [.. Enumerable.Range(0, plan.Corners.Length).Select(i => Edge(read, plan, i))],
             Openings = [.. read.Said.OpeningsSaid.Zip(plan.Openings, Opened)],
+            Inserts = [.. cast.Inserts.Select(i => Inserted(i, cast))],
             AreaM2 = element.FaceM2,
             PerimeterM = cast.Line is { } line ? line.Length.Metres : plan.Perimeter.Metres,
             ThicknessMm = cast.Depth.Millimetres,
@@ -40,7 +41,7 @@ internal static class ShapeTelling
     }
 
     private static FallReport Fall(Ground.FallPlan fall) => new(
-        fall.Fall.Grade * 100, fall.Proposed, fall.Fall is Ground.Fall.Away away ? new PlanPoint(away.X, away.Y) : null, (fall.Fall as Ground.Fall.ToDrain)?.Drain, fall.CornersMm, fall.DrainMm);
+        fall.Fall.Grade * 100, fall.Proposed, fall.Fall is Ground.Fall.Away away ? new PlanPoint(away.X, away.Y) : null, (fall.Fall as Ground.Fall.ToDrain)?.Drain, fall.CornersMm, fall.DrainMm, fall.Copied);
 
     private static JointsReport Joints(JointPlan joints, bool flat) => new(
         joints.Layout,
@@ -77,10 +78,11 @@ internal static class ShapeTelling
         i < read.WorkedOut.Length && read.WorkedOut[i],
         read.Said.MeetsAt(i));
 
-    private static OpeningReport Opened(OpeningDocument said, Opening opening) => opening switch
-    {
-        Opening.Round round => new(said.Name, round.Centre, round.Diameter.Metres, round.Diameter.Metres, Round: true),
-        Opening.Rectangular box => new(said.Name, box.Centre, box.Width.Metres, box.Depth.Metres, Round: false),
-        _ => throw new System.Diagnostics.UnreachableException(),
-    };
+    private static OpeningReport Opened(OpeningDocument said, Opening opening) => new(
+        said.Name, opening.Centre, opening.AlongM, opening.AcrossM, opening is Opening.Round, (opening as Opening.Rectangular)?.Corner.Metres ?? 0,
+        opening.Rebate?.Width.Metres ?? 0, opening.Rebate?.Depth.Millimetres ?? 0);
+
+    private static InsertReport Inserted(Insert insert, CastShape cast) => new(
+        insert.Name, insert.Centre, insert.Along.Metres, insert.Across.Metres, insert.Deep.Millimetres, insert.Out.Millimetres,
+        cast.FormHeight.Millimetres + insert.Out.Millimetres, insert.Displaces.Litres);
 }

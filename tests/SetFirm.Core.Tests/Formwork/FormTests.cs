@@ -107,7 +107,7 @@ public sealed class FormTests
     [Fact]
     public void A_mould_closes_every_edge_and_takes_no_less_than_its_area() => Gen.Select(Gen.Double[0.2, 2.4], Gen.Double[0.2, 1.1], Gen.Double[0.03, 0.15], Gen.Int[1, 6]).Sample((a, b, h, moulds) =>
     {
-        var mould = Mould.Of(Samples.Rectangle(a, b), _ => true, h, 0.018, bottom: true, []);
+        var mould = Mould.Of(Samples.Rectangle(a, b), _ => true, h, new MouldForm(0.018, MouldSides.OnBottom, Bottom: true), []);
         var area = mould.Parts.Sum(p => p.AlongM * p.AcrossM * p.Count) * moulds;
         return mould.Parts.Where(p => p.Part == MouldPart.Side).Sum(p => p.AlongM) > 2 * (a + b)
             && mould.Sheets(moulds) >= area / (Mould.SheetAlongM * Mould.SheetAcrossM) - 1e-9;

@@ -41,7 +41,7 @@ public sealed class FirstPlanTests
     {
         var plan = Plan(kind, units, Hot);
         var drying = plan.Findings.Any(f => f.Says is Notice.DryingFast or Notice.DriesBeforeItBleeds && f.Severity == Severity.Warning);
-        drying.ShouldBe(kind is not (StartKind.Stones or StartKind.Treads or StartKind.Ribbon or StartKind.CounterFaceDown), $"{kind}");
+        drying.ShouldBe(kind is not (StartKind.Stones or StartKind.Treads or StartKind.Coping or StartKind.Ribbon or StartKind.CounterFaceDown), $"{kind}");
         plan.Findings.ShouldNotContain(f => f.Says is Notice.ColdWeather || f.Says is Notice.RainBeforeSet);
     }
 
@@ -72,7 +72,7 @@ public sealed class FirstPlanTests
         var plan = Plan(kind, units, Mild);
         job.Elements.ShouldHaveSingleItem();
         plan.Findings.ShouldNotContain(f => f.Says is Notice.ThicknessOutsideMix || f.Says is Notice.StoneTooLarge);
-        var mould = kind is StartKind.Stones or StartKind.Treads or StartKind.Ribbon or StartKind.CounterFaceDown or StartKind.Footing;
+        var mould = kind is StartKind.Stones or StartKind.Treads or StartKind.Coping or StartKind.Ribbon or StartKind.CounterFaceDown or StartKind.Footing;
         (job.Elements[0].Finish == Finish.AsCast).ShouldBe(mould);
         if (kind == StartKind.PebbleBed)
         {

@@ -394,10 +394,15 @@ public sealed class SupplyTests
         (all.Chairs, all.Ties, all.SheetCount).ShouldBe((4 * single.Chairs, 4 * single.Ties, 4 * single.SheetCount));
         all.BarM.ShouldBe(4 * single.BarM, 1e-9);
         four.Build.Bars.Sum(b => b.CutM).ShouldBe(4 * one.Build.Bars.Sum(b => b.CutM), 1e-9);
-        foreach (var line in four.Buy!.Lines.Where(l => l.Kind is GoodKind.Chair or GoodKind.TieWire or GoodKind.MeshSheet))
+        foreach (var line in four.Buy!.Lines.Where(l => l.Kind is GoodKind.Chair or GoodKind.TieWire))
         {
             line.Used.ShouldBe(4 * one.Buy!.Lines.Single(l => l.Kind == line.Kind).Used, 1e-9);
         }
+
+        // Two pieces of mesh 1,120 x 720 come out of one sheet of 2.4 x 1.2 m.
+        var mesh = four.Buy.Lines.Where(l => l.Kind == GoodKind.MeshSheet).Sum(l => l.Used);
+        mesh.ShouldBe(school == Core.Steel.SteelSchool.Mesh ? 2 : 0, 1e-9);
+        four.Build.MeshSheets.ShouldBe((int)mesh);
     }
 
     [Fact]

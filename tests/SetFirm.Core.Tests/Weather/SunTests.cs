@@ -39,7 +39,7 @@ public sealed class SunTests
             var place = new SitePlace(north, east);
             var (rises, noon, sets) = Sun.Day(place, new LocalDate(1990, 1, 1).PlusDays(day), DateTimeZone.Utc);
             var height = Sun.AltitudeDegrees(place, noon);
-            return rises <= noon && noon <= sets && double.IsFinite(Sun.ClearSkyWm2(place, noon)) && Sun.AltitudeDegrees(place, noon + Duration.FromHours(off)) <= height + 0.05
+            return rises <= noon && noon <= sets && double.IsFinite(Sun.ClearSkyWm2(place, noon)) && Sun.AltitudeDegrees(place, noon + Duration.FromHours(off)) <= height + 0.25 // at the poles the season alone moves it so far in half a day
                 && Sun.ClearSkyWm2(place, noon) is >= 0 and < 1100;
         });
 

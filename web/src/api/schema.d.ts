@@ -592,6 +592,18 @@ export interface components {
              * @description How many.
              */
             stakes: number;
+            /** @description For all moulds, cut together. */
+            sheets: components["schemas"]["SheetReport"][];
+            /**
+             * Format: int32
+             * @description For all elements, cut together.
+             */
+            meshSheets: number;
+            /**
+             * Format: int32
+             * @description Of sealant, for all moulds.
+             */
+            cartridges: number;
             /** @description To be looked over before the pour. */
             inspections: components["schemas"]["Inspection"][];
         };
@@ -826,6 +838,11 @@ export interface components {
          * @enum {unknown}
          */
         Consistency: "crumbly" | "balling" | "stiff" | "plastic" | "soft" | "pouring";
+        /**
+         * @description How the air is got out of what is placed.
+         * @enum {unknown}
+         */
+        Consolidation: "strikeOff" | "spadeEdges" | "rodAndTap" | "tapMould" | "sander";
         /** @description A container, filled as it is always filled. */
         ContainerDocument: {
             kind: components["schemas"]["ContainerKind"];
@@ -1132,6 +1149,8 @@ export interface components {
         EdgeDocument: {
             meets: components["schemas"]["Meets"];
             drop?: null | components["schemas"]["DropDocument"];
+            /** @description Where edges of the top are chamfered or rounded, this one stays sharp. */
+            sharp?: boolean;
         };
         /**
          * @description How a top edge is eased.
@@ -1216,7 +1235,7 @@ export interface components {
             cost: number;
         };
         /** @description Something that is poured. A closed set of kinds: each is a file of this room, and a line here. */
-        ElementDocument: components["schemas"]["ElementDocumentSlabDocument"] | components["schemas"]["ElementDocumentTwoCourseDocument"] | components["schemas"]["ElementDocumentOverlayDocument"] | components["schemas"]["ElementDocumentPebbleBedDocument"] | components["schemas"]["ElementDocumentBorderDocument"] | components["schemas"]["ElementDocumentCurbDocument"] | components["schemas"]["ElementDocumentPieceDocument"] | components["schemas"]["ElementDocumentRibbonDocument"] | components["schemas"]["ElementDocumentCounterDocument"] | components["schemas"]["ElementDocumentFootingDocument"];
+        ElementDocument: components["schemas"]["ElementDocumentSlabDocument"] | components["schemas"]["ElementDocumentTwoCourseDocument"] | components["schemas"]["ElementDocumentOverlayDocument"] | components["schemas"]["ElementDocumentPebbleBedDocument"] | components["schemas"]["ElementDocumentBorderDocument"] | components["schemas"]["ElementDocumentCurbDocument"] | components["schemas"]["ElementDocumentPieceDocument"] | components["schemas"]["ElementDocumentProfileDocument"] | components["schemas"]["ElementDocumentRibbonDocument"] | components["schemas"]["ElementDocumentCounterDocument"] | components["schemas"]["ElementDocumentFootingDocument"];
         /** @description A border or mowing strip: a path of one width and depth. */
         ElementDocumentBorderDocument: {
             /** @enum {string} */
@@ -1342,6 +1361,8 @@ export interface components {
              * @description Days in the form, where there are fewer forms than footings; null takes two.
              */
             stripDays?: null | number;
+            /** @description Cast as a piece in a mould of two halves, and set in its place. */
+            asPiece?: boolean;
             /** @description What pours name it by; it stays. */
             id?: string;
             name: string;
@@ -1444,8 +1465,14 @@ export interface components {
             use: components["schemas"]["PieceUse"];
             /** @description A length. */
             thickness: string;
-            /** @description A length: leg of the chamfer round its top; empty for none. */
+            /** @description A length: leg of the chamfer, or radius, along the edges of its top; empty for none. */
             chamfer?: string;
+            /** @description Rounded instead of chamfered. */
+            rounded?: boolean;
+            /** @description Its face lies on the bottom of the mould. */
+            faceDown?: boolean;
+            /** @description What is cast into its face; null for nothing. */
+            inserts?: null | components["schemas"]["InsertDocument"][];
             casting: components["schemas"]["MouldsDocument"];
             /** @description It lies on supports and carries between them; null takes a tread as one that does. */
             spans?: null | boolean;
@@ -1461,6 +1488,54 @@ export interface components {
              * @description The edge that the barrow leaves over; null takes the first that is free.
              */
             wayOut?: null | number;
+            /** @description What pours name it by; it stays. */
+            id?: string;
+            name: string;
+            /** @description Id of its mix; null takes the job's first. */
+            mix?: null | string;
+            bed: components["schemas"]["Bed"];
+            /**
+             * Format: double
+             * @description Waste in per cent of the drawn volume; null takes the bed's.
+             */
+            wastePercent?: null | number;
+            finish: components["schemas"]["Finish"];
+            steel?: null | components["schemas"]["SteelDocument"];
+            forms?: null | components["schemas"]["FormsDocument"];
+            /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
+            above?: null | string;
+        };
+        /** @description A straight piece cast by its section: a coping, a block, a rail. */
+        ElementDocumentProfileDocument: {
+            /** @enum {string} */
+            kind: "profile";
+            /** @description A length. */
+            length: string;
+            /** @description A length. */
+            height: string;
+            /** @description A length, or empty where top and batter are said. */
+            base: string;
+            /** @description A length, or empty where base and batter are said. */
+            top: string;
+            /**
+             * Format: double
+             * @description Lean of a face from plumb, degrees; null where base and top are said.
+             */
+            batter?: null | number;
+            /**
+             * Format: int32
+             * @description Battered faces, 1 or 2.
+             */
+            faces: number;
+            /** @description How the top edge of a battered face is eased. */
+            ease: components["schemas"]["EdgeEase"];
+            /** @description A length: radius, or leg of the chamfer. Empty where sharp. */
+            easeSize?: string;
+            /** @description Its top lies on the bottom of the mould, its foot is open. */
+            topDown?: boolean;
+            casting: components["schemas"]["MouldsDocument"];
+            /** @description It lies on supports and carries between them. */
+            spans?: boolean;
             /** @description What pours name it by; it stays. */
             id?: string;
             name: string;
@@ -1592,6 +1667,8 @@ export interface components {
             corners: components["schemas"]["PlanPoint"][];
             edges: components["schemas"]["EdgeReport"][];
             openings: components["schemas"]["OpeningReport"][];
+            /** @description Cast into the face of each piece. */
+            inserts: components["schemas"]["InsertReport"][];
             /**
              * Format: double
              * @description Of all pieces, less openings.
@@ -1725,6 +1802,8 @@ export interface components {
              * @description Top of the drain, where there is one, below the highest corner.
              */
             drainMm: null | number;
+            /** @description It is that of what lies below. */
+            copied: boolean;
         };
         FaultShare: {
             /** @description What goes wrong. */
@@ -1835,6 +1914,8 @@ export interface components {
              * @description Thickness of the sheet of a mould, mm; null takes 18 (US: 19).
              */
             sheetMm?: null | number;
+            /** @description Where the sides of a mould stand. */
+            sides?: components["schemas"]["MouldSides"];
         };
         FormsReport: {
             /** @description Id of the board. */
@@ -1982,6 +2063,60 @@ export interface components {
              * @description How many of them.
              */
             containers: number;
+        };
+        /** @description Something cast into the face of a piece. */
+        InsertDocument: {
+            name: string;
+            /** @description A length along the first edge to its middle. */
+            along: string;
+            /** @description A length in from the first edge to its middle. */
+            in: string;
+            /** @description A length of it along the first edge. */
+            width: string;
+            /** @description A length of it, in from the first edge. */
+            depth: string;
+            /** @description A length of it in the concrete. */
+            deep: string;
+            /** @description A length that it stands out of the face; empty lies flush. */
+            out?: string;
+            /** @description It is of steel that has no coat against rust. */
+            rusts?: boolean;
+        };
+        InsertReport: {
+            /** @description Its name. */
+            name: string;
+            /** @description Metres on the plan. */
+            centre: components["schemas"]["PlanPoint"];
+            /**
+             * Format: double
+             * @description Along x.
+             */
+            widthM: number;
+            /**
+             * Format: double
+             * @description Along y.
+             */
+            depthM: number;
+            /**
+             * Format: double
+             * @description In the concrete.
+             */
+            deepMm: number;
+            /**
+             * Format: double
+             * @description Out of the face: the depth of its slot where the face lies on the mould.
+             */
+            outMm: number;
+            /**
+             * Format: double
+             * @description The piece with what stands out of it.
+             */
+            overAllMm: number;
+            /**
+             * Format: double
+             * @description Concrete that it takes the place of.
+             */
+            displacesL: number;
         };
         /**
          * @description Something to look over before the pour.
@@ -2693,6 +2828,8 @@ export interface components {
             round: components["schemas"]["RoundChart"];
             /** @description The figures it is worked out with: the usual, or the crew's own. */
             pace: components["schemas"]["PaceFigures"];
+            /** @description How the air is got out of each element of the pour. */
+            placing: components["schemas"]["PlacingReport"][];
         };
         /** @description A step of loading and how long it takes. */
         LoadingMove: {
@@ -3312,7 +3449,7 @@ export interface components {
          * @description A part of a mould, cut from sheet.
          * @enum {unknown}
          */
-        MouldPart: "bottom" | "side" | "box" | "bentSide" | "apronInside";
+        MouldPart: "bottom" | "side" | "box" | "bentSide" | "apronInside" | "rebateBlock" | "leaningSide" | "end" | "halfShell" | "flange";
         MouldReport: {
             /** @description Cut as the mirror of the piece. */
             mirrored: boolean;
@@ -3350,6 +3487,10 @@ export interface components {
              * @description Of sealant.
              */
             cartridges: number;
+            /** @description Where they stand. */
+            sides: components["schemas"]["MouldSides"];
+            /** @description Of one mould. */
+            bends: components["schemas"]["BendReport"][];
             /**
              * Format: double
              * @description Bent strip for one mould: both sides of a ribbon, or round a curve.
@@ -3358,6 +3499,11 @@ export interface components {
             /** @description When. */
             castings: components["schemas"]["Casting"][];
         };
+        /**
+         * @description Where the sides of a mould stand.
+         * @enum {unknown}
+         */
+        MouldSides: "onBottom" | "lapBottom";
         /** @description How many pieces come from how many moulds, and when. */
         MouldsDocument: {
             /**
@@ -3400,7 +3546,7 @@ export interface components {
             young: boolean;
         };
         /** @description What a finding says, with its facts. A closed family: every room states its own beside the rule, words belong to the browser. */
-        Notice: components["schemas"]["NoticeMixersWithoutHands"] | components["schemas"]["NoticeMixerTooSmall"] | components["schemas"]["NoticeBatchTooHeavy"] | components["schemas"]["NoticeDrillRests"] | components["schemas"]["NoticeWantsMixer"] | components["schemas"]["NoticeHeavyBatch"] | components["schemas"]["NoticeWhereTimeGoes"] | components["schemas"]["NoticeWantsHelper"] | components["schemas"]["NoticeMoreThanADay"] | components["schemas"]["NoticeCureStoppedEarly"] | components["schemas"]["NoticeCannotBeKeptWet"] | components["schemas"]["NoticeDriesOverNight"] | components["schemas"]["NoticeFrostNight"] | components["schemas"]["NoticeColdCure"] | components["schemas"]["NoticeWettingMissed"] | components["schemas"]["NoticeCoatTooLate"] | components["schemas"]["NoticeFrozenYoung"] | components["schemas"]["NoticeWeakerFromHeat"] | components["schemas"]["NoticeMilestoneOutOfSight"] | components["schemas"]["NoticeOutOfRange"] | components["schemas"]["NoticeTooMany"] | components["schemas"]["NoticeAirNeverTrowelled"] | components["schemas"]["NoticeToppingBetween"] | components["schemas"]["NoticeToppingBonded"] | components["schemas"]["NoticeUnknownBoard"] | components["schemas"]["NoticeBoardTooLow"] | components["schemas"]["NoticeDigBelowBoard"] | components["schemas"]["NoticePlyTooStiff"] | components["schemas"]["NoticeBendNeedsKerfs"] | components["schemas"]["NoticeCurveOfManyEdges"] | components["schemas"]["NoticeFallTooFlat"] | components["schemas"]["NoticeFallFlatAtHouse"] | components["schemas"]["NoticeFallToWall"] | components["schemas"]["NoticeBaseThinnerThanAdvised"] | components["schemas"]["NoticeFootingBelowFrost"] | components["schemas"]["NoticeQuantityUnread"] | components["schemas"]["NoticeUnknownTimeZone"] | components["schemas"]["NoticeNothingToPour"] | components["schemas"]["NoticeFileDamaged"] | components["schemas"]["NoticeFileUnitUnknown"] | components["schemas"]["NoticeFileUnitUnsupported"] | components["schemas"]["NoticeFileWithoutOutline"] | components["schemas"]["NoticeFileTooManyPoints"] | components["schemas"]["NoticeWeatherFileMissing"] | components["schemas"]["NoticeNumberMissing"] | components["schemas"]["NoticeLowAboveHigh"] | components["schemas"]["NoticeDayTypedTwice"] | components["schemas"]["NoticeSameId"] | components["schemas"]["NoticeUnknownElement"] | components["schemas"]["NoticeUnknownMix"] | components["schemas"]["NoticeNoSuchPanel"] | components["schemas"]["NoticeNoSuchCasting"] | components["schemas"]["NoticeWhichCasting"] | components["schemas"]["NoticeNoSuchCourse"] | components["schemas"]["NoticePouredTwice"] | components["schemas"]["NoticeEmptyPour"] | components["schemas"]["NoticePoursWaitForEachOther"] | components["schemas"]["NoticeTwoMixesInOnePour"] | components["schemas"]["NoticeMouldStillFull"] | components["schemas"]["NoticePouredBeforeItsBase"] | components["schemas"]["NoticeBulkheadStillStands"] | components["schemas"]["NoticeNotAWorkingDay"] | components["schemas"]["NoticeJointOutside"] | components["schemas"]["NoticePanelTooLong"] | components["schemas"]["NoticePanelTooSlender"] | components["schemas"]["NoticeCornerWithoutJoint"] | components["schemas"]["NoticeJointDeeperThanGroover"] | components["schemas"]["NoticeRepeatJoints"] | components["schemas"]["NoticeNoWayOut"] | components["schemas"]["NoticeBeyondReach"] | components["schemas"]["NoticeUnknownBag"] | components["schemas"]["NoticeMixWithoutCement"] | components["schemas"]["NoticeWaterOverBagLimit"] | components["schemas"]["NoticeWaterUnderBagLimit"] | components["schemas"]["NoticeWaterCementOutsideTable"] | components["schemas"]["NoticeThicknessOutsideMix"] | components["schemas"]["NoticeStoneTooLarge"] | components["schemas"]["NoticeExposureWaterCement"] | components["schemas"]["NoticeWetForOutdoors"] | components["schemas"]["NoticeExposureStrength"] | components["schemas"]["NoticeExposureAir"] | components["schemas"]["NoticeRapidTakesItsOwn"] | components["schemas"]["NoticeTooMuchRetarder"] | components["schemas"]["NoticeTooMuchPigment"] | components["schemas"]["NoticeAirNotForBags"] | components["schemas"]["NoticeRetardedAndAccelerated"] | components["schemas"]["NoticePigmentByLabel"] | components["schemas"]["NoticePlasticisedSegregates"] | components["schemas"]["NoticeCoarselyMeasured"] | components["schemas"]["NoticeAntifreezeIsNoCover"] | components["schemas"]["NoticeColdJoint"] | components["schemas"]["NoticeWeatherEndsEarly"] | components["schemas"]["NoticeRainBeforeSet"] | components["schemas"]["NoticeDryingFast"] | components["schemas"]["NoticeDriesBeforeItBleeds"] | components["schemas"]["NoticeColdWeather"] | components["schemas"]["NoticeMixTooCold"] | components["schemas"]["NoticeMixTooHot"] | components["schemas"]["NoticeMixOutOfReach"] | components["schemas"]["NoticeWaterScalds"] | components["schemas"]["NoticeMixingStops"] | components["schemas"]["NoticeZonesCollide"] | components["schemas"]["NoticeOutsideWorkingHours"] | components["schemas"]["NoticeAfterDark"] | components["schemas"]["NoticeRapidSetsAsPlaced"] | components["schemas"]["NoticeTooFewEdges"] | components["schemas"]["NoticeTurnsDoNotClose"] | components["schemas"]["NoticeOutlineGap"] | components["schemas"]["NoticeOutlineNotSolvable"] | components["schemas"]["NoticeEdgeBackwards"] | components["schemas"]["NoticeOutlineCrosses"] | components["schemas"]["NoticeOpeningOutside"] | components["schemas"]["NoticeOpeningsOverlap"] | components["schemas"]["NoticeTapesTooShort"] | components["schemas"]["NoticeTapesTooFarApart"] | components["schemas"]["NoticeCheckTapeMisfit"] | components["schemas"]["NoticePresetCannotBe"] | components["schemas"]["NoticeBendTooTight"] | components["schemas"]["NoticeTooNarrow"] | components["schemas"]["NoticeCurbWantsTwo"] | components["schemas"]["NoticeCurbLeansAway"] | components["schemas"]["NoticeEaseTooLarge"] | components["schemas"]["NoticeFieldTooThin"] | components["schemas"]["NoticeTwoPours"] | components["schemas"]["NoticeNoProbes"] | components["schemas"]["NoticeChlorideRustsSteel"] | components["schemas"]["NoticeUnknownBar"] | components["schemas"]["NoticeSpansBetweenSupports"] | components["schemas"]["NoticeSteelDoesNotFit"] | components["schemas"]["NoticeShedHoldsNothing"] | components["schemas"]["NoticeBagsGrowOld"] | components["schemas"]["NoticeTooHeavyForCar"] | components["schemas"]["NoticeHeavyPiece"] | components["schemas"]["NoticeSolventInTheAir"] | components["schemas"]["NoticeHeatOnPeople"] | components["schemas"]["NoticeSilicaWhenGround"] | components["schemas"]["NoticeCausticCement"] | components["schemas"]["NoticeDustWhenTipping"] | components["schemas"]["NoticeHeavyLift"] | components["schemas"]["NoticeMixerGuard"] | components["schemas"]["NoticeMarkServices"] | components["schemas"]["NoticeWashOut"] | components["schemas"]["NoticeStructuralWork"] | components["schemas"]["NoticeWeatherFileDamaged"] | components["schemas"]["NoticeWeatherColumnMissing"] | components["schemas"]["NoticeWeatherUnitUnknown"] | components["schemas"]["NoticeWeatherGap"] | components["schemas"]["NoticeWeatherValueMissing"] | components["schemas"]["NoticeWeatherHourSkipped"] | components["schemas"]["NoticeWeatherHourTwice"] | components["schemas"]["NoticeWeatherTooLong"] | components["schemas"]["NoticeWeatherWithout"] | components["schemas"]["NoticeWeatherTypicalYear"] | components["schemas"]["NoticeWeatherLeapDay"];
+        Notice: components["schemas"]["NoticeMixersWithoutHands"] | components["schemas"]["NoticeMixerTooSmall"] | components["schemas"]["NoticeBatchTooHeavy"] | components["schemas"]["NoticeDrillRests"] | components["schemas"]["NoticeWantsMixer"] | components["schemas"]["NoticeHeavyBatch"] | components["schemas"]["NoticeWhereTimeGoes"] | components["schemas"]["NoticeWantsHelper"] | components["schemas"]["NoticeMoreThanADay"] | components["schemas"]["NoticeCureStoppedEarly"] | components["schemas"]["NoticeCannotBeKeptWet"] | components["schemas"]["NoticeDriesOverNight"] | components["schemas"]["NoticeFrostNight"] | components["schemas"]["NoticeColdCure"] | components["schemas"]["NoticeWettingMissed"] | components["schemas"]["NoticeCoatTooLate"] | components["schemas"]["NoticeFrozenYoung"] | components["schemas"]["NoticeWeakerFromHeat"] | components["schemas"]["NoticeMilestoneOutOfSight"] | components["schemas"]["NoticeOutOfRange"] | components["schemas"]["NoticeTooMany"] | components["schemas"]["NoticeAirNeverTrowelled"] | components["schemas"]["NoticeToppingBetween"] | components["schemas"]["NoticeToppingBonded"] | components["schemas"]["NoticeUnknownBoard"] | components["schemas"]["NoticeBoardTooLow"] | components["schemas"]["NoticeDigBelowBoard"] | components["schemas"]["NoticePlyTooStiff"] | components["schemas"]["NoticeBendNeedsKerfs"] | components["schemas"]["NoticeCurveOfManyEdges"] | components["schemas"]["NoticeFallTooFlat"] | components["schemas"]["NoticeFallFlatAtHouse"] | components["schemas"]["NoticeFallToWall"] | components["schemas"]["NoticeBaseThinnerThanAdvised"] | components["schemas"]["NoticeFootingBelowFrost"] | components["schemas"]["NoticeQuantityUnread"] | components["schemas"]["NoticeUnknownTimeZone"] | components["schemas"]["NoticeNothingToPour"] | components["schemas"]["NoticeFileDamaged"] | components["schemas"]["NoticeFileUnitUnknown"] | components["schemas"]["NoticeFileUnitUnsupported"] | components["schemas"]["NoticeFileWithoutOutline"] | components["schemas"]["NoticeFileTooManyPoints"] | components["schemas"]["NoticeWeatherFileMissing"] | components["schemas"]["NoticeNumberMissing"] | components["schemas"]["NoticeLowAboveHigh"] | components["schemas"]["NoticeDayTypedTwice"] | components["schemas"]["NoticeSameId"] | components["schemas"]["NoticeUnknownElement"] | components["schemas"]["NoticeUnknownMix"] | components["schemas"]["NoticeNoSuchPanel"] | components["schemas"]["NoticeNoSuchCasting"] | components["schemas"]["NoticeWhichCasting"] | components["schemas"]["NoticeNoSuchCourse"] | components["schemas"]["NoticePouredTwice"] | components["schemas"]["NoticeEmptyPour"] | components["schemas"]["NoticePoursWaitForEachOther"] | components["schemas"]["NoticeTwoMixesInOnePour"] | components["schemas"]["NoticeMouldStillFull"] | components["schemas"]["NoticePouredBeforeItsBase"] | components["schemas"]["NoticeBulkheadStillStands"] | components["schemas"]["NoticeNotAWorkingDay"] | components["schemas"]["NoticeJointOutside"] | components["schemas"]["NoticePanelTooLong"] | components["schemas"]["NoticePanelTooSlender"] | components["schemas"]["NoticeCornerWithoutJoint"] | components["schemas"]["NoticeJointDeeperThanGroover"] | components["schemas"]["NoticeRepeatJoints"] | components["schemas"]["NoticeNoWayOut"] | components["schemas"]["NoticeBeyondReach"] | components["schemas"]["NoticeUnknownBag"] | components["schemas"]["NoticeMixWithoutCement"] | components["schemas"]["NoticeWaterOverBagLimit"] | components["schemas"]["NoticeWaterUnderBagLimit"] | components["schemas"]["NoticeWaterCementOutsideTable"] | components["schemas"]["NoticeThicknessOutsideMix"] | components["schemas"]["NoticeStoneTooLarge"] | components["schemas"]["NoticeExposureWaterCement"] | components["schemas"]["NoticeWetForOutdoors"] | components["schemas"]["NoticeExposureStrength"] | components["schemas"]["NoticeExposureAir"] | components["schemas"]["NoticeRapidTakesItsOwn"] | components["schemas"]["NoticeTooMuchRetarder"] | components["schemas"]["NoticeTooMuchPigment"] | components["schemas"]["NoticeAirNotForBags"] | components["schemas"]["NoticeRetardedAndAccelerated"] | components["schemas"]["NoticePigmentByLabel"] | components["schemas"]["NoticePlasticisedSegregates"] | components["schemas"]["NoticeCoarselyMeasured"] | components["schemas"]["NoticeAntifreezeIsNoCover"] | components["schemas"]["NoticeColdJoint"] | components["schemas"]["NoticeWeatherEndsEarly"] | components["schemas"]["NoticeRainBeforeSet"] | components["schemas"]["NoticeDryingFast"] | components["schemas"]["NoticeDriesBeforeItBleeds"] | components["schemas"]["NoticeColdWeather"] | components["schemas"]["NoticeMixTooCold"] | components["schemas"]["NoticeMixTooHot"] | components["schemas"]["NoticeMixOutOfReach"] | components["schemas"]["NoticeWaterScalds"] | components["schemas"]["NoticeMixingStops"] | components["schemas"]["NoticeZonesCollide"] | components["schemas"]["NoticeOutsideWorkingHours"] | components["schemas"]["NoticeAfterDark"] | components["schemas"]["NoticeRapidSetsAsPlaced"] | components["schemas"]["NoticeTooFewEdges"] | components["schemas"]["NoticeTurnsDoNotClose"] | components["schemas"]["NoticeOutlineGap"] | components["schemas"]["NoticeOutlineNotSolvable"] | components["schemas"]["NoticeEdgeBackwards"] | components["schemas"]["NoticeOutlineCrosses"] | components["schemas"]["NoticeOpeningOutside"] | components["schemas"]["NoticeOpeningsOverlap"] | components["schemas"]["NoticeTapesTooShort"] | components["schemas"]["NoticeTapesTooFarApart"] | components["schemas"]["NoticeCheckTapeMisfit"] | components["schemas"]["NoticePresetCannotBe"] | components["schemas"]["NoticeBendTooTight"] | components["schemas"]["NoticeTooNarrow"] | components["schemas"]["NoticeCurbWantsTwo"] | components["schemas"]["NoticeCurbLeansAway"] | components["schemas"]["NoticeEaseTooLarge"] | components["schemas"]["NoticeRebateTooDeep"] | components["schemas"]["NoticeInsertTooLarge"] | components["schemas"]["NoticeInsertNearlyThrough"] | components["schemas"]["NoticeInsertRusts"] | components["schemas"]["NoticeOverhangWantsBrackets"] | components["schemas"]["NoticeTubeStandsInPlace"] | components["schemas"]["NoticeFieldTooThin"] | components["schemas"]["NoticeTwoPours"] | components["schemas"]["NoticeNoProbes"] | components["schemas"]["NoticeChlorideRustsSteel"] | components["schemas"]["NoticeUnknownBar"] | components["schemas"]["NoticeSpansBetweenSupports"] | components["schemas"]["NoticeSteelDoesNotFit"] | components["schemas"]["NoticeShedHoldsNothing"] | components["schemas"]["NoticeBagsGrowOld"] | components["schemas"]["NoticeTooHeavyForCar"] | components["schemas"]["NoticeHeavyPiece"] | components["schemas"]["NoticeSolventInTheAir"] | components["schemas"]["NoticeHeatOnPeople"] | components["schemas"]["NoticeSilicaWhenGround"] | components["schemas"]["NoticeCausticCement"] | components["schemas"]["NoticeDustWhenTipping"] | components["schemas"]["NoticeHeavyLift"] | components["schemas"]["NoticeMixerGuard"] | components["schemas"]["NoticeMarkServices"] | components["schemas"]["NoticeWashOut"] | components["schemas"]["NoticeStructuralWork"] | components["schemas"]["NoticeWeatherFileDamaged"] | components["schemas"]["NoticeWeatherColumnMissing"] | components["schemas"]["NoticeWeatherUnitUnknown"] | components["schemas"]["NoticeWeatherGap"] | components["schemas"]["NoticeWeatherValueMissing"] | components["schemas"]["NoticeWeatherHourSkipped"] | components["schemas"]["NoticeWeatherHourTwice"] | components["schemas"]["NoticeWeatherTooLong"] | components["schemas"]["NoticeWeatherWithout"] | components["schemas"]["NoticeWeatherTypicalYear"] | components["schemas"]["NoticeWeatherLeapDay"];
         NoticeAfterDark: {
             /** @enum {string} */
             code: "afterDark";
@@ -3816,6 +3962,33 @@ export interface components {
             /** Format: double */
             machineKg: number;
         };
+        /** @description Concrete behind it is thin and breaks out. */
+        NoticeInsertNearlyThrough: {
+            /** @enum {string} */
+            code: "insertNearlyThrough";
+            /** Format: double */
+            leftMm: number;
+            /** Format: double */
+            leastMm: number;
+        };
+        /** @description Steel at the face rusts and stains. */
+        NoticeInsertRusts: {
+            /** @enum {string} */
+            code: "insertRusts";
+        };
+        /** @description It stands over the edge of its piece, into another, or deeper than the piece is. */
+        NoticeInsertTooLarge: {
+            /** @enum {string} */
+            code: "insertTooLarge";
+            /** Format: double */
+            alongMm: number;
+            /** Format: double */
+            acrossMm: number;
+            /** Format: double */
+            deepMm: number;
+            /** Format: double */
+            thicknessMm: number;
+        };
         NoticeJointDeeperThanGroover: {
             /** @enum {string} */
             code: "jointDeeperThanGroover";
@@ -4042,6 +4215,17 @@ export interface components {
             /** Format: double */
             hoursUntil: number;
         };
+        /** @description A free edge stands out further than plain concrete carries. */
+        NoticeOverhangWantsBrackets: {
+            /** @enum {string} */
+            code: "overhangWantsBrackets";
+            /** Format: double */
+            overhangMm: number;
+            /** Format: double */
+            mostMm: number;
+            /** Format: double */
+            thicknessMm: number;
+        };
         NoticePanelTooLong: {
             /** @enum {string} */
             code: "panelTooLong";
@@ -4141,6 +4325,15 @@ export interface components {
             /** @enum {string} */
             code: "rapidTakesItsOwn";
             additive: components["schemas"]["Additive"];
+        };
+        /** @description A step for a flange leaves too little under it; 0 where nothing is let into such a thing. */
+        NoticeRebateTooDeep: {
+            /** @enum {string} */
+            code: "rebateTooDeep";
+            /** Format: double */
+            rebateMm: number;
+            /** Format: double */
+            mostMm: number;
         };
         NoticeRepeatJoints: {
             /** @enum {string} */
@@ -4300,6 +4493,11 @@ export interface components {
             code: "toppingBonded";
             /** Format: double */
             ageDays: number;
+        };
+        /** @description A tube is filled where it stands; it is no piece. */
+        NoticeTubeStandsInPlace: {
+            /** @enum {string} */
+            code: "tubeStandsInPlace";
         };
         NoticeTurnsDoNotClose: {
             /** @enum {string} */
@@ -4583,6 +4781,8 @@ export interface components {
             width: string;
             /** @description A length, in from it. */
             depth: string;
+            /** @description A length: radius of its corners; empty where they are square. */
+            corner?: null | string;
             name: string;
             /** @description A length along the first edge; a minus sign goes back past the corner. */
             along: string;
@@ -4590,6 +4790,9 @@ export interface components {
             in: string;
             /** @description A drain takes the water of the slab. */
             use?: components["schemas"]["OpeningUse"];
+            /** @description A length: room all round what is let in, so that the hole is that much larger than its sizes say; empty for none. */
+            clearance?: null | string;
+            rebate?: null | components["schemas"]["RebateDocument"];
         };
         OpeningDocumentRoundOpeningDocument: {
             /** @enum {string} */
@@ -4603,6 +4806,9 @@ export interface components {
             in: string;
             /** @description A drain takes the water of the slab. */
             use?: components["schemas"]["OpeningUse"];
+            /** @description A length: room all round what is let in, so that the hole is that much larger than its sizes say; empty for none. */
+            clearance?: null | string;
+            rebate?: null | components["schemas"]["RebateDocument"];
         };
         OpeningReport: {
             /** @description Its name. */
@@ -4621,6 +4827,21 @@ export interface components {
             depthM: number;
             /** @description A circle. */
             round: boolean;
+            /**
+             * Format: double
+             * @description Radius of its corners.
+             */
+            cornerM: number;
+            /**
+             * Format: double
+             * @description Width of the step round it; 0 for none.
+             */
+            rebateM: number;
+            /**
+             * Format: double
+             * @description Depth of that step.
+             */
+            rebateMm: number;
         };
         /**
          * @description What an opening is for.
@@ -5066,6 +5287,25 @@ export interface components {
         PieceUse: "tread" | "block" | "stone" | "paver";
         /** @description A place in the job document: a JSON pointer (RFC 6901). Places names those that rules point at. */
         Place: string;
+        PlacingReport: {
+            /**
+             * Format: int32
+             * @description Index of the element.
+             */
+            element: number;
+            /** @description By what. */
+            how: components["schemas"]["Consolidation"];
+            /**
+             * Format: int32
+             * @description Layers it is filled in.
+             */
+            lifts: number;
+            /**
+             * Format: double
+             * @description Of each.
+             */
+            liftMm: number;
+        };
         /** @description A straight cut between two places. */
         PlanCut: {
             from: components["schemas"]["PlanPoint"];
@@ -5261,6 +5501,13 @@ export interface components {
             /** @description What is wrong with the file, and where. */
             findings: components["schemas"]["Finding"][];
         };
+        /** @description A step round a cut-out that the flange of what is let in lies in. */
+        RebateDocument: {
+            /** @description A length, outside the hole. */
+            width: string;
+            /** @description A length, below the face. */
+            depth: string;
+        };
         /** @description A way out that the app can take for the user. */
         Remedy: {
             /** @description What it does, and to what effect. */
@@ -5421,6 +5668,18 @@ export interface components {
              */
             count: number;
         };
+        SheetReport: {
+            /**
+             * Format: double
+             * @description Of the sheet.
+             */
+            thicknessMm: number;
+            /**
+             * Format: int32
+             * @description As sold.
+             */
+            count: number;
+        };
         /**
          * @description What stands over the pour.
          * @enum {unknown}
@@ -5542,7 +5801,7 @@ export interface components {
          * @description What is poured, as a person would say it before anything is measured.
          * @enum {unknown}
          */
-        StartKind: "slab" | "drive" | "twoCourse" | "overlay" | "pebbleBed" | "border" | "curb" | "stones" | "treads" | "ribbon" | "counter" | "counterFaceDown" | "footing";
+        StartKind: "slab" | "drive" | "twoCourse" | "overlay" | "pebbleBed" | "border" | "curb" | "stones" | "treads" | "coping" | "ribbon" | "counter" | "counterFaceDown" | "footing";
         /** @description Every hour of the coming days in which one might begin. */
         StartsReport: {
             /** @description By day and hour. */

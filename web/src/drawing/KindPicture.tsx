@@ -98,6 +98,14 @@ const pictures: Record<Enum<'StartKind'>, ReactElement> = {
       <Block x={20} y={16} w={40} d={14} h={6} />
     </>
   ),
+  coping: (
+    <>
+      <polygon className={classes.front} points="6,36 12,26 34,26 40,36" />
+      <polygon className={classes.top} points="12,26 36,10 58,10 34,26" />
+      <polygon className={classes.side} points="34,26 58,10 64,20 40,36" />
+      <path className={classes.mark} d="M2 40 H46" />
+    </>
+  ),
   ribbon: (
     <>
       <path className={classes.strip} d="M14 38 A 14 14 0 1 1 42 38" />

@@ -3,7 +3,7 @@ import type { Formats } from '../format/format';
 import { build as words } from '../words';
 import { barFor, fit } from './fit';
 import { Patterns, ScaleBar } from './Patterns';
-import { Openings } from './PlanDrawing';
+import { Inserts, Openings } from './PlanDrawing';
 import classes from './PlanDrawing.module.css';
 import { PlanEdges } from './PlanEdges';
 import { reaches } from './ring';
@@ -42,6 +42,7 @@ export function MouldDrawing({ element, mould, format }: MouldDrawingProps) {
           <polygon points={ring} className={classes.mouldSide} />
           <polygon points={ring} className={classes.outline} fill="none" />
           <Openings element={element} at={turned} format={format} />
+          <Inserts element={element} at={turned} />
           {!mould.mirrored && element.stretches === null && (
             <PlanEdges element={element} at={at} format={format} onEdge={undefined} />
           )}

@@ -44,6 +44,16 @@ function OpeningName({ element, i, text, at }: { element: ElementReport; i: numb
 export function Openings({ element, at, format }: { element: ElementReport; at: Fit; format: Formats }) {
   return element.openings.map((o, i) => (
     <g key={i}>
+      {o.rebateM > 0 && (
+        <rect
+          x={at.x(o.centre.x) - (o.widthM / 2 + o.rebateM) * at.scale}
+          y={at.y(o.centre.y) - (o.depthM / 2 + o.rebateM) * at.scale}
+          width={(o.widthM + 2 * o.rebateM) * at.scale}
+          height={(o.depthM + 2 * o.rebateM) * at.scale}
+          rx={(o.round ? o.widthM / 2 + o.rebateM : o.cornerM > 0 ? o.cornerM + o.rebateM : 0) * at.scale}
+          className={classes.rebate}
+        />
+      )}
       {o.round ? (
         <circle
           cx={at.x(o.centre.x)}
@@ -53,14 +63,38 @@ export function Openings({ element, at, format }: { element: ElementReport; at: 
         />
       ) : (
         <rect
-          x={at.x(o.centre.x - o.widthM / 2)}
-          y={at.y(o.centre.y + o.depthM / 2)}
+          x={at.x(o.centre.x) - (o.widthM / 2) * at.scale}
+          y={at.y(o.centre.y) - (o.depthM / 2) * at.scale}
           width={o.widthM * at.scale}
           height={o.depthM * at.scale}
+          rx={o.cornerM * at.scale}
           className={classes.opening}
         />
       )}
       <OpeningName element={element} i={i} text={openingText(o, format)} at={at} />
+    </g>
+  ));
+}
+
+/** What is cast into the face, each by its name. */
+export function Inserts({ element, at }: { element: ElementReport; at: Fit }) {
+  return element.inserts.map((i, n) => (
+    <g key={n}>
+      <rect
+        x={at.x(i.centre.x) - (i.widthM / 2) * at.scale}
+        y={at.y(i.centre.y) - (i.depthM / 2) * at.scale}
+        width={i.widthM * at.scale}
+        height={i.depthM * at.scale}
+        className={classes.insert}
+      />
+      <text
+        x={at.x(i.centre.x)}
+        y={at.y(i.centre.y) + (i.depthM / 2) * at.scale + 12}
+        className={classes.note}
+        data-middle
+      >
+        {i.name}
+      </text>
     </g>
   ));
 }
@@ -123,6 +157,7 @@ export function PlanDrawing({ element, format, onEdge, onJoint, onPanel, pickedP
           )}
           <PlanFall element={element} at={at} format={format} />
           <Openings element={element} at={at} format={format} />
+          <Inserts element={element} at={at} />
           {element.stretches !== null || !detailed ? (
             <path d={ring} className={classes.outline} fill="none" />
           ) : (

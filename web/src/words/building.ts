@@ -9,6 +9,7 @@ export const elementKinds: Record<ElementKind, string> = {
   border: 'Border',
   curb: 'Kerb',
   piece: 'Stones, blocks, treads',
+  profile: 'Coping, by its section',
   ribbon: 'Ribbon paver',
   counter: 'Counter or bench top',
   footing: 'Footing or pier',
@@ -25,6 +26,7 @@ export const startKinds: Record<Enum<'StartKind'>, string> = {
   curb: 'Kerb',
   stones: 'Stepping stones',
   treads: 'Treads, blocks',
+  coping: 'Coping, caps',
   ribbon: 'Ribbon pavers',
   counter: 'Counter, in place',
   counterFaceDown: 'Top, face down',
@@ -166,6 +168,11 @@ export const misfits: Record<Enum<'SteelMisfit'>, string> = {
   bareEarth: 'bare earth would rust it: put stone or plastic under it',
 };
 
+export const mouldSides: Record<Enum<'MouldSides'>, string> = {
+  onBottom: 'Stand on the bottom',
+  lapBottom: 'Lap the bottom',
+};
+
 export const cornerSchemes: Record<Enum<'CornerScheme'>, string> = {
   buttedPair: 'One pair runs past',
   pinwheel: 'Each past one',
@@ -185,6 +192,11 @@ export const mouldParts: Record<Enum<'MouldPart'>, string> = {
   box: 'Side of the cut-out',
   bentSide: 'Bent strip',
   apronInside: 'Inside of the apron',
+  rebateBlock: 'Block for the flange',
+  leaningSide: 'Leaning side, ripped',
+  end: 'End, cut to the section',
+  halfShell: 'Half shell, a layer',
+  flange: 'Flange',
 };
 
 export const verdicts: Record<Enum<'LayoutVerdict'>, string> = {
@@ -279,6 +291,7 @@ export const build = {
   plyAdvised: 'stiffest that bends',
   plySize: (mm: string) => `${mm} ply`,
   sheet: 'Mould sheet, mm',
+  sides: 'Its sides',
   school: 'Against cracks',
   noSteelReason: (longest: string) =>
     `Nothing is needed: no side or bay over ${longest}, feet and chairs only. Keep to its joints, a sound base and a wet cure.`,
@@ -326,6 +339,13 @@ export const build = {
   seams: 'Seams to seal',
   cartridges: (n: number) => `${String(n)} ${n === 1 ? 'cartridge' : 'cartridges'}`,
   strip: 'Bent strip for one mould',
+  sheetsTogether: 'For all moulds together',
+  sheetsOf: (n: number, thick: string) => `${String(n)} ${n === 1 ? 'sheet' : 'sheets'} of ${thick}`,
+  meshTogether: 'Mesh sheets, all together',
+  inserts: 'Cast into the face',
+  insertAt: (along: string, across: string) => `middle ${along} along edge 1, ${across} in`,
+  slot: (wide: string, deep: string, out: string) => `slot ${wide} × ${deep}, ${out} deep`,
+  overAll: (size: string) => `${size} over all`,
   parts: 'Parts of one mould',
   calendar: 'Casting days',
   casting: (n: number, pieces: number) =>
@@ -358,6 +378,7 @@ export const fall = {
   edge: 'Off edge',
   drain: 'To',
   percent: 'Down in 100',
+  copied: 'as what it lies on',
 };
 
 export const joints = {

@@ -83,6 +83,20 @@ const findings: Sentences<Notice> = {
     `${fmt.small(f.easeMm)} takes the whole edge away; there are ${fmt.small(f.topMm)} to take it from.`,
   fieldTooThin: (f, fmt) =>
     `A field of ${fmt.small(f.thicknessMm)} cracks when it is carried; ${fmt.small(f.leastMm)} is the least.`,
+  rebateTooDeep: (f, fmt) =>
+    f.mostMm > 0
+      ? `A step ${fmt.small(f.rebateMm)} deep leaves too little under it; ${fmt.small(f.mostMm)} is the most.`
+      : 'Nothing is let into this: take the step out.',
+  insertTooLarge: (f, fmt) =>
+    f.deepMm > f.thicknessMm
+      ? `It goes ${fmt.small(f.deepMm)} into a piece of ${fmt.small(f.thicknessMm)}.`
+      : `${fmt.small(f.alongMm)} by ${fmt.small(f.acrossMm)} does not lie inside the piece there, clear of what else is in it.`,
+  insertNearlyThrough: (f, fmt) =>
+    `Only ${fmt.small(f.leftMm)} of concrete is left behind it, and breaks out; ${fmt.small(f.leastMm)} is the least. Or let it go right through.`,
+  insertRusts: () => 'Bare steel at a face rusts and stains: paint it, or take stainless or brass.',
+  overhangWantsBrackets: (f, fmt) =>
+    `${fmt.small(f.overhangMm)} out over the edge is more than ${fmt.small(f.thicknessMm)} of concrete carries by itself (${fmt.small(f.mostMm)}): put brackets under it.`,
+  tubeStandsInPlace: () => 'A tube is filled where it stands. Take a plain cone or a cylinder for a piece.',
   twoPours: (f, fmt) =>
     `Two pours: ${fmt.small(f.baseMm)} of base, then ${fmt.small(f.toppingMm)} of topping. They are planned one after the other.`,
   noProbes: (f) =>

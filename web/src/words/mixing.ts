@@ -223,6 +223,17 @@ export const load = {
   water: 'water',
   inAt: (time: string) => `first water ${time}`,
   placedAt: (time: string) => `placed ${time}`,
+  airOut: 'Get the air out',
+  consolidation: {
+    strikeOff: () => 'strike it off; so thin a layer needs no more',
+    spadeEdges: () => 'run a spade up and down along the forms, then strike off',
+    rodAndTap: (lifts: number, lift: string) =>
+      `rod it in ${lifts === 1 ? 'one layer' : `${String(lifts)} layers of ${lift}`} and tap the form`,
+    tapMould: (lifts: number, lift: string) =>
+      `fill in ${lifts === 1 ? 'one layer' : `${String(lifts)} layers of ${lift}`}, tap the mould all round until hardly a bubble comes`,
+    sander: (lifts: number, lift: string) =>
+      `fill in ${lifts === 1 ? 'one layer' : `${String(lifts)} layers of ${lift}`}, run a palm sander without paper along the sides until hardly a bubble comes`,
+  } satisfies Record<Enum<'Consolidation'>, (lifts: number, lift: string) => string>,
   measureOut: 'Measure out before you start',
   measureOutHint: 'Colour and additives for every batch, before the first is mixed.',
   tasks: (tasks: { role: Enum<'CrewRole'>; people: number }[]) =>

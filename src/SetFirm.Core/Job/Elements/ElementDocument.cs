@@ -15,6 +15,7 @@ namespace SetFirm.Core.Job;
 [JsonDerivedType(typeof(BorderDocument), "border")]
 [JsonDerivedType(typeof(CurbDocument), "curb")]
 [JsonDerivedType(typeof(PieceDocument), "piece")]
+[JsonDerivedType(typeof(ProfileDocument), "profile")]
 [JsonDerivedType(typeof(RibbonDocument), "ribbon")]
 [JsonDerivedType(typeof(CounterDocument), "counter")]
 [JsonDerivedType(typeof(FootingDocument), "footing")]
@@ -132,6 +133,10 @@ public sealed record EdgeDocument
     /// <summary>A thickened edge or an apron; null for none.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public DropDocument? Drop { get; init; }
+
+    /// <summary>Where edges of the top are chamfered or rounded, this one stays sharp.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool Sharp { get; init; }
 }
 
 /// <summary>Extra depth along an edge, inside the outline.</summary>
@@ -164,6 +169,24 @@ public abstract record OpeningDocument
 
     /// <summary>A drain takes the water of the slab.</summary>
     public OpeningUse Use { get; init; }
+
+    /// <summary>A length: room all round what is let in, so that the hole is that much larger than its sizes say; empty for none.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? Clearance { get; init; }
+
+    /// <summary>A step round it for a flange; null for none.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public RebateDocument? Rebate { get; init; }
+}
+
+/// <summary>A step round a cut-out that the flange of what is let in lies in.</summary>
+public sealed record RebateDocument
+{
+    /// <summary>A length, outside the hole.</summary>
+    public required string Width { get; init; }
+
+    /// <summary>A length, below the face.</summary>
+    public required string Depth { get; init; }
 }
 
 public sealed record RoundOpeningDocument : OpeningDocument
@@ -179,4 +202,8 @@ public sealed record RectangularOpeningDocument : OpeningDocument
 
     /// <summary>A length, in from it.</summary>
     public required string Depth { get; init; }
+
+    /// <summary>A length: radius of its corners; empty where they are square.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? Corner { get; init; }
 }

@@ -10,6 +10,7 @@ internal sealed class ElementGate(Place at, Gate gate)
 {
     public const int MostStretches = 200;
     private const double LongestMm = 200_000;
+    private const double MostClearanceMm = 100;
 
     /// <summary>The gate of a part.</summary>
     public ElementGate In(string member) => new(at.At(member), gate);
@@ -37,7 +38,9 @@ internal sealed class ElementGate(Place at, Gate gate)
         gate.InRange(at.At(field), value, least, most, unit);
 
     /// <summary>The outline with its openings, checked.</summary>
-    public Outline? Outline(OutlinedDocument said)
+    /// <param name="said">As measured.</param>
+    /// <param name="letIn">Thickness of the field that things may be let into; null where nothing is.</param>
+    public Outline? Outline(OutlinedDocument said, Length? letIn = null)
     {
         var raw = new OutlineReader(at.At(nameof(OutlinedDocument.Outline)), gate).Read(said.Outline);
         // "In from the first edge" is to the left of it where a walk turns left, else to the right.
@@ -49,7 +52,7 @@ internal sealed class ElementGate(Place at, Gate gate)
         }
 
         (WorkedOut, MisfitM) = (raw.WorkedOut, raw.MisfitM);
-        return Checked(raw.Corners, raw.Rises, holes, nameof(OutlinedDocument.Outline));
+        return Checked(raw.Corners, raw.Rises, holes, nameof(OutlinedDocument.Outline)) is { } outline && RebatesFit(said, outline, letIn) ? outline : null;
     }
 
     /// <summary>An outline without openings of its own: a band, a footing.</summary>
@@ -170,17 +173,58 @@ internal sealed class ElementGate(Place at, Gate gate)
         var inFrom = gate.SignedLength(at.At(nameof(said.In)), said.In, LongestMm);
         var centre = new PlanPoint(along ?? 0, inward * (inFrom ?? 0));
         var placed = along is not null && inFrom is not null;
+        var clear = LengthOrNone(nameof(said.Clearance), said.Clearance, MostClearanceMm);
+        var (rebate, rebateSound) = Rebate(said.Rebate);
+        Length Roomy(Length size) => Quantities.Length.FromMetres(size.Metres + (2 * clear!.Value.Metres));
+        if (clear is null || !rebateSound)
+        {
+            placed = false;
+        }
+
         switch (said)
         {
             case RoundOpeningDocument round:
                 var diameter = Length(nameof(round.Diameter), round.Diameter, 1, LongestMm);
-                return placed && diameter is { } d ? new Opening.Round(centre, d) : null;
+                return placed && diameter is { } d ? new Opening.Round(centre, Roomy(d)) { Rebate = rebate } : null;
             case RectangularOpeningDocument box:
                 var width = Length(nameof(box.Width), box.Width, 1, LongestMm);
                 var depth = Length(nameof(box.Depth), box.Depth, 1, LongestMm);
-                return placed && width is { } w && depth is { } h ? new Opening.Rectangular(centre, w, h) : null;
+                var corner = LengthOrNone(nameof(box.Corner), box.Corner, width is { } a && depth is { } b ? Math.Min(a.Millimetres, b.Millimetres) / 2 : LongestMm);
+                return placed && width is { } w && depth is { } h && corner is { } r
+                    ? new Opening.Rectangular(centre, Roomy(w), Roomy(h), r.Metres > 0 ? Quantities.Length.FromMetres(r.Metres + clear!.Value.Metres) : default) { Rebate = rebate }
+                    : null;
             default:
                 throw new System.Diagnostics.UnreachableException();
         }
+    }
+
+    private (Rebate? Rebate, bool Sound) Rebate(RebateDocument? said)
+    {
+        if (said is null)
+        {
+            return (null, true);
+        }
+
+        var own = In(nameof(OpeningDocument.Rebate));
+        return (own.Length(nameof(said.Width), said.Width, 1, 200), own.Length(nameof(said.Depth), said.Depth, 1, 200)) is ({ } wide, { } deep) ? (new Rebate(wide, deep), true) : (null, false);
+    }
+
+    /// <summary>Rebates take no more than half of what they are in; told at the first that does.</summary>
+    /// <param name="said">Whose openings.</param>
+    /// <param name="outline">As read.</param>
+    /// <param name="thickness">Of the field they are in; null where nothing is let in.</param>
+    private bool RebatesFit(OutlinedDocument said, Outline outline, Length? thickness)
+    {
+        for (var i = 0; i < said.Openings.Count; i++)
+        {
+            if (outline.Openings[i].Rebate is { Depth: var deep } && deep.Millimetres > (thickness?.Millimetres ?? 0) / 2)
+            {
+                In(nameof(OutlinedDocument.Openings), i).In(nameof(OpeningDocument.Rebate)).Fault(
+                    nameof(RebateDocument.Depth), new Notice.RebateTooDeep(RebateMm: deep.Millimetres, MostMm: (thickness?.Millimetres ?? 0) / 2));
+                return false;
+            }
+        }
+
+        return true;
     }
 }

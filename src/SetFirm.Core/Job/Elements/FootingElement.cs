@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Text.Json.Serialization;
 using SetFirm.Core.Findings;
+using SetFirm.Core.Formwork;
 using SetFirm.Core.Joints;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
@@ -97,15 +98,29 @@ public sealed record FootingDocument : ElementDocument
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public double? StripDays { get; init; }
 
-    internal override MouldsDocument? MouldsSaid => Moulds is { } forms && forms < Count ? new MouldsDocument { Pieces = Count, Moulds = forms, StripDays = StripDays } : null;
+    /// <summary>Cast as a piece in a mould of two halves, and set in its place.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool AsPiece { get; init; }
 
-    internal override ElementTraits Traits => new(OnGround: true, Flat: false, JointLayout.None, Load.Foot, SteelSection.Footing, MixUse.Footing);
+    internal override MouldsDocument? MouldsSaid => AsPiece || Moulds < Count ? new MouldsDocument { Pieces = Count, Moulds = Moulds ?? Count, StripDays = StripDays } : null;
+
+    internal override ElementTraits Traits => new(OnGround: true, Flat: false, JointLayout.None, Load.Foot, SteelSection.Footing, MixUse.Footing)
+    {
+        Mould = AsPiece ? MouldKind.Pieces : MouldKind.None,
+        Lifted = AsPiece,
+    };
 
     internal override CastShape? Cast(ElementGate gate)
     {
         var count = gate.InRange(nameof(Count), Count, 1, 200) & gate.InRange(nameof(Moulds), Moulds ?? 1, 1, 100) & gate.InRange(nameof(StripDays), StripDays ?? 1, 0.1, 60, RangeUnit.Days);
         if (Form.Read(gate) is not { } footing || !count)
         {
+            return null;
+        }
+
+        if (AsPiece && footing is Footing.FrustumWithTube)
+        {
+            gate.Fault(nameof(AsPiece), new Notice.TubeStandsInPlace());
             return null;
         }
 
@@ -116,7 +131,7 @@ public sealed record FootingDocument : ElementDocument
         }
 
         var whole = footing.Volume * Count;
-        var tube = footing is Footing.FrustumWithTube f ? Footing.FrustumVolume(f.Tube, f.Tube, f.TubeDeep) * Count : default;
+        var tube = footing is Footing.FrustumWithTube tubed ? Footing.FrustumVolume(tubed.Tube, tubed.Tube, tubed.TubeDeep) * Count : default;
         var foot = new PartVolume(CastPart.Footing, Volume.FromCubicMetres(Math.Max(0, whole.CubicMetres - tube.CubicMetres)));
         var least = footing is Footing.Box { Across: var across } ? across : footing.Widest;
         return new CastShape(
@@ -126,7 +141,15 @@ public sealed record FootingDocument : ElementDocument
             least < footing.Height ? least : footing.Height,
             least < footing.Height ? least : footing.Height,
             footing.Height,
-            Count);
+            Count)
+        {
+            Turned = footing switch
+            {
+                Footing.Frustum f => (f.Foot, f.Top),
+                Footing.Cylinder c => (c.Diameter, c.Diameter),
+                _ => null,
+            },
+        };
     }
 
     private static ImmutableArray<SectionPiece> Cut(Footing footing)

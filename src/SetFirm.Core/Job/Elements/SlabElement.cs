@@ -33,12 +33,12 @@ public sealed record SlabDocument : OutlinedDocument
     internal override CastShape? Cast(ElementGate gate)
     {
         var thickness = gate.Length(nameof(Thickness), Thickness, Limits.ThinnestMm, Limits.ThickestMm);
-        if (gate.Outline(this) is not { } outline || gate.Drops(this, outline.Corners.Length) is not { } drops || thickness is not { } t)
+        if (gate.Outline(this, thickness) is not { } outline || gate.Drops(this, outline.Corners.Length) is not { } drops || thickness is not { } t)
         {
             return null;
         }
 
-        var parts = ImmutableArray.Create(new PartVolume(CastPart.Slab, outline.NetArea * t));
+        var parts = ImmutableArray.Create(new PartVolume(CastPart.Slab, outline.FieldVolume(t)));
         var extra = EdgeDrops.Extra(outline, drops);
         return new CastShape(outline, DropSection(CastPart.Slab, CastPart.ThickEdges, outline, t, drops), extra.CubicMetres > 0 ? parts.Add(new(CastPart.ThickEdges, extra)) : parts, t, t, t);
     }

@@ -17,6 +17,7 @@ public enum StartKind
     Curb,
     Stones,
     Treads,
+    Coping,
     Ribbon,
     Counter,
     CounterFaceDown,
@@ -135,6 +136,20 @@ public static class StartKinds
             },
             StartKind.Stones => Piece(PieceUse.Stone, Box(("500 mm", "350 mm"), ("20\"", "14\"")), Say("60 mm", "2 1/2\""), 4, 2),
             StartKind.Treads => Piece(PieceUse.Tread, Box(("1.1 m", "350 mm"), ("44\"", "14\"")), Say("100 mm", "4\""), 3, 1),
+            StartKind.Coping => new ProfileDocument
+            {
+                Name = kind.ToString(),
+                Length = Say("900 mm", "36\""),
+                Height = Say("80 mm", "3\""),
+                Base = Say("280 mm", "11\""),
+                Top = Say("240 mm", "9 1/2\""),
+                Faces = 2,
+                Ease = EdgeEase.Chamfer,
+                EaseSize = Say("10 mm", "3/8\""),
+                Casting = new MouldsDocument { Pieces = 4, Moulds = 2 },
+                Bed = Bed.Rigid,
+                Finish = Finish.AsCast,
+            },
             StartKind.Ribbon => new RibbonDocument
             {
                 Name = kind.ToString(),
@@ -162,7 +177,7 @@ public static class StartKinds
     /// <summary>A bag from any shop's shelf that does for it; null where it is measured out by parts.</summary>
     public static string? Bag(StartKind kind, UnitSystem units) => kind switch
     {
-        StartKind.Curb or StartKind.Treads => "high-strength-80lb",
+        StartKind.Curb or StartKind.Treads or StartKind.Coping => "high-strength-80lb",
         StartKind.Counter or StartKind.CounterFaceDown => "countertop-60lb",
         StartKind.Overlay => "topping-60lb",
         StartKind.PebbleBed => null,

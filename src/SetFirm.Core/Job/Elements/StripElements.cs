@@ -126,7 +126,7 @@ public sealed record CurbDocument : ElementDocument
 
     internal override CastShape? Cast(ElementGate gate)
     {
-        var profile = Profile(gate);
+        var profile = new ProfileSaid(Height, Base, Top, Batter, Faces, Ease, EaseSize).Read(gate);
         Length? wide = profile is null ? null : profile.Base > profile.Top ? profile.Base : profile.Top;
         if (gate.Path(Path, wide) is not var (line, band) || profile is null)
         {
@@ -144,49 +144,5 @@ public sealed record CurbDocument : ElementDocument
             profile.Height,
             Line: line)
         { Profile = profile };
-    }
-
-    private CurbProfile? Profile(ElementGate gate)
-    {
-        var height = gate.Length(nameof(Height), Height, 20, 1_000);
-        var faces = gate.InRange(nameof(Faces), Faces, 1, 2);
-        var foot = string.IsNullOrWhiteSpace(Base) ? default : gate.Length(nameof(Base), Base, 20, 1_000);
-        var top = string.IsNullOrWhiteSpace(Top) ? default : gate.Length(nameof(Top), Top, 20, 1_000);
-        var ease = Ease == EdgeEase.Sharp ? default(Length) : gate.Length(nameof(EaseSize), EaseSize, 1, 300);
-        var lean = Batter is not { } said || gate.InRange(nameof(Batter), said, -45, 45, RangeUnit.Degrees);
-        var read = (string.IsNullOrWhiteSpace(Base) || foot is not null) && (string.IsNullOrWhiteSpace(Top) || top is not null);
-        if (height is not { } h || !faces || !lean || !read || ease is not { } eased)
-        {
-            return null;
-        }
-
-        var (b, t) = (foot, top, Batter) switch
-        {
-            ({ } f, { } u, null) => ((Length?)f, (Length?)u),
-            ({ } f, null, { } batter) => (f, CurbProfile.TopFrom(f, h, Faces, batter)),
-            (null, { } u, { } batter) => (CurbProfile.BaseFrom(u, h, Faces, batter), u),
-            _ => (null, null),
-        };
-        var given = (foot is null ? 0 : 1) + (top is null ? 0 : 1) + (Batter is null ? 0 : 1);
-        if (given != 2)
-        {
-            gate.Fault(given > 2 ? nameof(Batter) : foot is null ? nameof(Base) : nameof(Top), new Notice.CurbWantsTwo(Given: given));
-            return null;
-        }
-
-        if (b is not { } footWidth || t is not { } topWidth)
-        {
-            gate.Fault(nameof(Batter), new Notice.CurbLeansAway(BatterDegrees: Batter ?? 0, HeightMm: h.Millimetres));
-            return null;
-        }
-
-        var profile = new CurbProfile(footWidth, topWidth, h, Faces, Ease, eased);
-        if (!profile.EaseFits)
-        {
-            gate.Fault(nameof(EaseSize), new Notice.EaseTooLarge(EaseMm: eased.Millimetres, TopMm: topWidth.Millimetres));
-            return null;
-        }
-
-        return profile;
     }
 }

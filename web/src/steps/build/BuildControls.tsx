@@ -3,7 +3,7 @@ import { api, type ElementBuildReport, type Enum } from '../../api/client';
 import { boardName } from '../../common/boardName';
 import { Pick } from '../../common/Pick';
 import { Said } from '../../fields/Said';
-import { build as words, cornerSchemes, frosts, schools, soils } from '../../words';
+import { build as words, cornerSchemes, frosts, mouldSides, schools, soils } from '../../words';
 import { useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import type { ElementPointer } from '../../job/pointer';
 import classes from './BuildStep.module.css';
@@ -102,7 +102,7 @@ function FormFields({ path, element }: { path: ElementPointer; element: ElementB
           />
         </Group>
       )}
-      {forms && forms.bends.length > 0 && (
+      {(forms?.bends ?? mould?.bends ?? []).length > 0 && (
         <Pick
           label={words.ply}
           value={said?.plyMm == null ? '' : String(said.plyMm)}
@@ -116,14 +116,24 @@ function FormFields({ path, element }: { path: ElementPointer; element: ElementB
         />
       )}
       {mould && (
-        <NumberInput
-          size="sm"
-          label={words.sheet}
-          value={said?.sheetMm ?? mould.sheetMm}
-          onChange={(v) => {
-            if (typeof v === 'number') set(`${path}/forms/sheetMm`, v);
-          }}
-        />
+        <Group gap="xs" align="flex-start">
+          <NumberInput
+            size="sm"
+            label={words.sheet}
+            value={said?.sheetMm ?? mould.sheetMm}
+            onChange={(v) => {
+              if (typeof v === 'number') set(`${path}/forms/sheetMm`, v);
+            }}
+          />
+          <Pick
+            label={words.sides}
+            value={said?.sides ?? mould.sides}
+            of={mouldSides}
+            onPick={(v) => {
+              set(`${path}/forms/sides`, v);
+            }}
+          />
+        </Group>
       )}
       {forms && (
         <TextInput

@@ -1,4 +1,4 @@
-import type { BuildReport, CutListReport, ElementBuildReport } from '../../api/client';
+import type { BuildReport, CutListReport, ElementBuildReport, ElementReport } from '../../api/client';
 import { boardName } from '../../common/boardName';
 import { number, type Formats } from '../../format/format';
 import { build as words, joints, mouldParts, strips, verdicts } from '../../words';
@@ -41,7 +41,7 @@ function heights(element: ElementBuildReport, f: Formats): [string, string][] {
   ];
 }
 
-function extras(element: ElementBuildReport, f: Formats): [string, string][] {
+function extras(build: BuildReport, element: ElementBuildReport, f: Formats): [string, string][] {
   const { forms, steel, mould } = element;
   const rows: [string, string, boolean][] = [
     [words.isolation, f.length(element.isolationM), element.isolationM > 0],
@@ -87,19 +87,40 @@ function extras(element: ElementBuildReport, f: Formats): [string, string][] {
       `${f.length(mould?.seamM ?? 0)}, ${words.cartridges(mould?.cartridges ?? 0)}`,
       mould !== null,
     ],
+    [
+      words.sheetsTogether,
+      build.sheets
+        .map((s) => words.sheetsOf(s.count, f.small(s.thicknessMm)))
+        .concat(words.cartridges(build.cartridges))
+        .join(', '),
+      mould !== null && build.elements.filter((e) => e.mould).length > 1,
+    ],
+    [
+      words.meshTogether,
+      number(build.meshSheets),
+      build.meshSheets > 0 && build.elements.filter((e) => e.steel.sheetCount > 0).length > 1,
+    ],
     [words.strip, f.length(mould?.stripM ?? 0), (mould?.stripM ?? 0) > 0],
   ];
   return rows.filter(([, , shown]) => shown).map(([what, value]) => [what, value]);
 }
 
 /** What is written on a piece of wood and taken along: heights, diagonals, cuts, parts, days. */
-export function BuildLists({ build, element }: { build: BuildReport; element: ElementBuildReport }) {
+export function BuildLists({
+  build,
+  element,
+  drawn,
+}: {
+  build: BuildReport;
+  element: ElementBuildReport;
+  drawn: ElementReport | undefined;
+}) {
   const { format: f } = useEditing();
   const { mould, forms } = element;
   return (
     <div>
       <dl className={classes.extras}>
-        {extras(element, f).map(([what, value], i) => (
+        {extras(build, element, f).map(([what, value], i) => (
           <div key={i}>
             <dt>{what}</dt>
             <dd>{value}</dd>
@@ -121,7 +142,7 @@ export function BuildLists({ build, element }: { build: BuildReport; element: El
       ))}
       <Rows
         title={words.bendsTitle}
-        rows={(forms?.bends ?? []).map((b) => [
+        rows={(forms?.bends ?? mould?.bends ?? []).map((b) => [
           joints.edge(b.edge + 1),
           words.bend(
             b.edge + 1,
@@ -139,6 +160,19 @@ export function BuildLists({ build, element }: { build: BuildReport; element: El
             `${f.smallM(p.alongM)} × ${f.smallM(p.acrossM)}`,
           ])}
           note={mould.mirrored ? words.mirrored : undefined}
+        />
+      )}
+      {drawn && (
+        <Rows
+          title={words.inserts}
+          rows={drawn.inserts.map((i) => [
+            i.name,
+            [
+              words.insertAt(f.smallM(i.centre.x), f.smallM(Math.abs(i.centre.y))),
+              words.slot(f.smallM(i.widthM), f.smallM(i.depthM), f.small(i.outMm)),
+              words.overAll(f.small(i.overAllMm)),
+            ].join('; '),
+          ])}
         />
       )}
       {mould && (

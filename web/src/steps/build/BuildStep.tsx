@@ -206,7 +206,7 @@ export function BuildStep() {
         <>
           <ElementPick />
           <BuildControls path={path} element={element} />
-          {build && element && <BuildLists build={build} element={element} />}
+          {build && element && <BuildLists build={build} element={element} drawn={drawn} />}
           {build && <Inspections wanted={build.inspections} />}
         </>
       }

@@ -59,6 +59,7 @@ const figuresOf = (load: Load, format: Formats): Figure[] => [
 /** One batch, to be read from across the yard: what goes in, then in which order and for how long. */
 function YardCard({ batch, recipe, load }: { batch: BatchReport; recipe: BatchRecipe; load: Load }) {
   const { format } = useEditing();
+  const document = useDocument();
   return (
     <section className={classes.yard} aria-label={words.batch(batch.number)} data-testid="yard-card">
       <h3>
@@ -90,6 +91,15 @@ function YardCard({ batch, recipe, load }: { batch: BatchReport; recipe: BatchRe
           </li>
         ))}
       </ol>
+      <p className={classes.orderTitle}>{words.airOut}</p>
+      {load.placing
+        .filter((p) => batch.fills.some((f) => f.element === p.element))
+        .map((p) => (
+          <p key={p.element} className={classes.airOut}>
+            {load.placing.length > 1 && `${document.elements[p.element]?.name ?? ''}: `}
+            {words.consolidation[p.how](p.lifts, format.small(p.liftMm))}.
+          </p>
+        ))}
     </section>
   );
 }

@@ -1,4 +1,4 @@
-import { Group } from '@mantine/core';
+import { Checkbox, Group } from '@mantine/core';
 import type { ElementOf } from '../../api/client';
 import { Amount } from '../../fields/Amount';
 import { Pick } from '../../common/Pick';
@@ -7,7 +7,9 @@ import { counterCastings, fields, footingForms, pieceUses } from '../../words';
 import { useEditing } from '../../job/JobContext';
 import type { ElementPointer } from '../../job/pointer';
 import type { KindProps } from './kindProps';
+import { Inserts } from './Inserts';
 import { OutlinedFields } from './OutlinedFields';
+import { PieceEdges } from './PieceEdges';
 
 /** How many pieces come from how many moulds. */
 export function CastingFields({
@@ -47,16 +49,20 @@ export function PieceFields({ element, path }: KindProps<'piece'>) {
           }}
         />
         <Said at={`${path}/thickness`} value={element.thickness} label={fields.thickness} small />
-        <Said
-          at={`${path}/chamfer`}
-          value={element.chamfer ?? ''}
-          label={fields.chamfer}
-          small
-          ifEmpty={fields.noChamfer}
+        <Checkbox
+          size="sm"
+          mt={30}
+          label={fields.faceDown}
+          checked={element.faceDown ?? false}
+          onChange={(e) => {
+            set(`${path}/faceDown`, e.currentTarget.checked);
+          }}
         />
       </Group>
       <CastingFields at={`${path}/casting`} casting={element.casting} />
       <OutlinedFields element={element} path={path} />
+      <PieceEdges element={element} path={path} />
+      <Inserts element={element} path={path} />
     </>
   );
 }
@@ -158,6 +164,17 @@ export function FootingFields({ element, path }: KindProps<'footing'>) {
           optional
           placeholder={fields.allAtOnce}
         />
+        {element.form.kind !== 'frustumWithTube' && (
+          <Checkbox
+            size="sm"
+            mt={30}
+            label={fields.asPiece}
+            checked={element.asPiece ?? false}
+            onChange={(e) => {
+              set(`${path}/asPiece`, e.currentTarget.checked);
+            }}
+          />
+        )}
       </Group>
       <Group gap="xs" align="flex-start">
         {formFields[element.form.kind].map(([name, label]) => (

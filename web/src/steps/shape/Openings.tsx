@@ -1,4 +1,4 @@
-import { Button, Group, TextInput } from '@mantine/core';
+import { Button, Checkbox, Group, TextInput } from '@mantine/core';
 import type { OpeningDocument, OutlinedDocument, Units } from '../../api/client';
 import { Pick } from '../../common/Pick';
 import { RemoveRow } from '../../fields/RemoveRow';
@@ -22,6 +22,49 @@ function fresh(
   const { place, size } = sizes[units];
   const at = { name, along: place, in: place, use };
   return kind === 'round' ? { kind, ...at, diameter: size } : { kind, ...at, width: size, depth: size };
+}
+
+/** Corners, room and a step for the flange of a basin or a hob. */
+function LetIn({ opening, at }: { opening: OpeningDocument; at: `${ElementPointer}/openings/${number}` }) {
+  const document = useDocument();
+  const { set } = useEditing();
+  const { rebate } = opening;
+  const [width, depth] = document.units === 'us' ? ['1/2"', '1/4"'] : ['12 mm', '6 mm'];
+  return (
+    <>
+      <Said
+        at={`${at}/clearance`}
+        value={opening.clearance ?? ''}
+        label={fields.clearance}
+        small
+        ifEmpty={fields.noChamfer}
+      />
+      {opening.kind === 'rectangular' && (
+        <Said
+          at={`${at}/corner`}
+          value={opening.corner ?? ''}
+          label={fields.cornerRadius}
+          small
+          ifEmpty={fields.squareCorner}
+        />
+      )}
+      <Checkbox
+        size="xs"
+        mt={22}
+        label={fields.rebate}
+        checked={rebate != null}
+        onChange={(e) => {
+          set(`${at}/rebate`, e.currentTarget.checked ? { width, depth } : null);
+        }}
+      />
+      {rebate && (
+        <>
+          <Said at={`${at}/rebate/width`} value={rebate.width} label={fields.rebateWidth} small />
+          <Said at={`${at}/rebate/depth`} value={rebate.depth} label={fields.rebateDepth} small />
+        </>
+      )}
+    </>
+  );
 }
 
 function OpeningRow({ element, path, i }: { element: OutlinedDocument; path: ElementPointer; i: number }) {
@@ -61,6 +104,7 @@ function OpeningRow({ element, path, i }: { element: OutlinedDocument; path: Ele
       {opening.kind === 'rectangular' && (
         <Said at={`${at}/depth`} value={opening.depth} label={fields.depth} small />
       )}
+      {opening.use === 'cutOut' && <LetIn opening={opening} at={at} />}
     </div>
   );
 }

@@ -1,14 +1,14 @@
 import { Button, Checkbox, Group, NumberInput } from '@mantine/core';
 import type { StretchDocument } from '../../api/client';
-import { Amount } from '../../fields/Amount';
 import { Pick } from '../../common/Pick';
 import { RemoveRow } from '../../fields/RemoveRow';
 import { Said } from '../../fields/Said';
-import { eases, fields } from '../../words';
+import { fields } from '../../words';
 import { useEditing } from '../../job/JobContext';
 import type { ElementPointer } from '../../job/pointer';
 import { CastingFields } from './CastKinds';
 import type { KindProps } from './kindProps';
+import { SectionFields } from './ProfileFields';
 import classes from './ShapeStep.module.css';
 
 const stretchKinds: Record<StretchDocument['kind'], string> = { straight: fields.straight, arc: fields.arc };
@@ -123,12 +123,7 @@ export function CurbFields({ element, path }: KindProps<'curb'>) {
   const { set } = useEditing();
   return (
     <>
-      <Group gap="xs" align="flex-start">
-        <Said at={`${path}/height`} value={element.height} label={fields.height} small />
-        <Said at={`${path}/base`} value={element.base} label={fields.base} small ifEmpty={fields.blankEdge} />
-        <Said at={`${path}/top`} value={element.top} label={fields.top} small ifEmpty={fields.blankEdge} />
-      </Group>
-      <p className={classes.hint}>{fields.twoOfThree}</p>
+      <SectionFields element={element} path={path} />
       <Checkbox
         size="sm"
         label={fields.onSlab}
@@ -137,27 +132,6 @@ export function CurbFields({ element, path }: KindProps<'curb'>) {
           set(`${path}/onSlab`, e.currentTarget.checked);
         }}
       />
-      <Group gap="xs" align="flex-start">
-        <Amount
-          at={`${path}/batter`}
-          value={element.batter}
-          label={fields.batter}
-          optional
-          placeholder={fields.blankEdge}
-        />
-        <Amount at={`${path}/faces`} value={element.faces} label={fields.faces} />
-        <Pick
-          label={fields.ease}
-          value={element.ease}
-          of={eases}
-          onPick={(v) => {
-            set(`${path}/ease`, v);
-          }}
-        />
-        {element.ease !== 'sharp' && (
-          <Said at={`${path}/easeSize`} value={element.easeSize ?? ''} label={fields.easeSize} small />
-        )}
-      </Group>
       <PathFields path={path} stretches={element.path} />
     </>
   );

@@ -17,6 +17,7 @@ import {
   beds,
   castParts,
   elementKinds,
+  fall as fallWords,
   fields,
   finishes,
   joints as jointWords,
@@ -110,7 +111,7 @@ function figuresOf(drawn: ElementReport, path: ElementPointer, f: Formats): Figu
           {
             label: words.fallFigure,
             value: words.below(f.small(lowest)),
-            note: grade(drawn.fall?.percent ?? 0),
+            note: `${grade(drawn.fall?.percent ?? 0)}${drawn.fall?.copied ? `, ${fallWords.copied}` : ''}`,
             why: { code: 'fall' as const, of: path },
           },
         ]

@@ -1,6 +1,7 @@
 import type { ElementKind } from '../../api/client';
 import type { KindProps } from './kindProps';
 import { BorderFields, CurbFields, RibbonFields } from './PathKinds';
+import { ProfileFields } from './ProfileFields';
 import { CounterFields, FootingFields, PieceFields } from './CastKinds';
 import { OverlayFields, PebbleFields, SlabFields, TwoCourseFields } from './SlabKinds';
 
@@ -13,6 +14,7 @@ export const kinds: { [K in ElementKind]: (props: KindProps<K>) => React.ReactNo
   border: BorderFields,
   curb: CurbFields,
   piece: PieceFields,
+  profile: ProfileFields,
   ribbon: RibbonFields,
   counter: CounterFields,
   footing: FootingFields,

@@ -1,0 +1,94 @@
+using System.Collections.Immutable;
+
+namespace SetFirm.Core.Shapes;
+
+/// <summary>A rectangle to be cut, and for whom.</summary>
+/// <param name="AlongM">Longer way.</param>
+/// <param name="AcrossM">Shorter way.</param>
+/// <param name="Element">Index of the element it is for.</param>
+public readonly record struct SheetCut(double AlongM, double AcrossM, int Element);
+
+/// <summary>Sheets that are bought for a whole job, and what of them each element takes.</summary>
+/// <param name="Count">As sold.</param>
+/// <param name="Shares">Of them, by the area that is cut.</param>
+public sealed record SheetsNeeded(int Count, ImmutableArray<(int Element, double Sheets)> Shares)
+{
+    /// <summary>Nothing is cut.</summary>
+    public static SheetsNeeded None { get; } = new(0, []);
+}
+
+/// <summary>How many sheets a list of rectangles comes out of.</summary>
+/// <param name="SheetAlongM">As sold.</param>
+/// <param name="SheetAcrossM">As sold.</param>
+/// <param name="KerfM">Between parts.</param>
+/// <remarks>
+/// First-fit decreasing height: strips first-fit into rows across the sheet, rows into sheets. Never fewer than the area asks; parts larger than a sheet are joined from several.
+/// Work is bounded: of more than <see cref="MostParts"/> only as many sheets are told as their area fills at the usual waste.
+/// </remarks>
+public sealed record SheetCutting(double SheetAlongM, double SheetAcrossM, double KerfM)
+{
+    /// <summary>Parts that are laid out one by one.</summary>
+    public const int MostParts = 2_000;
+
+    /// <summary>Of a sheet, what comes to use where parts are too many to lay out. Source: site practice.</summary>
+    private const double UsualUse = 0.8;
+
+    private const int MostPieces = 100;
+
+    /// <summary>All parts out of one stack.</summary>
+    public SheetsNeeded Of(IReadOnlyCollection<SheetCut> cuts)
+    {
+        ArgumentNullException.ThrowIfNull(cuts);
+        var area = cuts.Sum(c => c.AlongM * c.AcrossM);
+        var count = Count([.. cuts.Select(c => (c.AlongM, c.AcrossM))]);
+        return count == 0 ? SheetsNeeded.None : new SheetsNeeded(count, [.. cuts.GroupBy(c => c.Element).Select(g => (g.Key, count * g.Sum(c => c.AlongM * c.AcrossM) / area))]);
+    }
+
+    /// <summary>Sheets for these rectangles.</summary>
+    public int Count(IReadOnlyCollection<(double AlongM, double AcrossM)> parts)
+    {
+        ArgumentNullException.ThrowIfNull(parts);
+        if (parts.Count > MostParts)
+        {
+            return (int)Math.Ceiling(parts.Sum(p => p.AlongM * p.AcrossM) / (SheetAlongM * SheetAcrossM * UsualUse));
+        }
+
+        var rows = new List<(double High, double Used)>();
+        foreach (var (along, across) in parts.SelectMany(Fitting).OrderByDescending(p => p.AcrossM).ThenByDescending(p => p.AlongM))
+        {
+            var at = rows.FindIndex(r => r.Used + along <= SheetAlongM + 1e-9 && across <= r.High + 1e-9);
+            if (at < 0)
+            {
+                rows.Add((across, along + KerfM));
+            }
+            else
+            {
+                rows[at] = (rows[at].High, rows[at].Used + along + KerfM);
+            }
+        }
+
+        var sheets = new List<double>();
+        foreach (var row in rows.OrderByDescending(r => r.High))
+        {
+            var at = sheets.FindIndex(used => used + row.High <= SheetAcrossM + 1e-9);
+            if (at < 0)
+            {
+                sheets.Add(row.High + KerfM);
+            }
+            else
+            {
+                sheets[at] += row.High + KerfM;
+            }
+        }
+
+        return sheets.Count;
+    }
+
+    // A part longer or wider than a sheet comes in several.
+    private IEnumerable<(double AlongM, double AcrossM)> Fitting((double AlongM, double AcrossM) part)
+    {
+        var along = Math.Clamp((int)Math.Ceiling((part.AlongM / SheetAlongM) - 1e-9), 1, MostPieces);
+        var across = Math.Clamp((int)Math.Ceiling((part.AcrossM / SheetAcrossM) - 1e-9), 1, MostPieces);
+        return Enumerable.Repeat((Math.Min(SheetAlongM, part.AlongM / along), Math.Min(SheetAcrossM, part.AcrossM / across)), along * across);
+    }
+}

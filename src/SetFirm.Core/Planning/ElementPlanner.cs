@@ -117,7 +117,7 @@ internal static class ElementPlanner
 
         var steel = SteelAdvice.Plan(
             read.Steel(site.Sold), new SteelSite(
-                cast, element.Joints, traits.Section, traits.Load, traits.OnGround && !site.Plastic && !(dig?.BaseDepth.Metres > 0), traits.InMould, traits.Spans, traits.Thickens, element.OrderL),
+                cast, element.Joints, traits.Section, traits.Load, traits.OnGround && !site.Plastic && !(dig?.BaseDepth.Metres > 0), traits.InMould, traits.Mould == MouldKind.FaceDown, traits.Spans, traits.Thickens, element.OrderL),
             at, gate);
         foreach (var piece in steel.Layout.PiecesM)
         {

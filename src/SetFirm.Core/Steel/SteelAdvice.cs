@@ -16,11 +16,12 @@ namespace SetFirm.Core.Steel;
 /// <param name="Load">What it carries.</param>
 /// <param name="BareEarth">It lies on soil, with neither stone nor plastic between.</param>
 /// <param name="InMould">It is cast apart.</param>
+/// <param name="FaceDown">What will be its top lies on the bottom of the mould.</param>
 /// <param name="Spans">It lies on supports and carries between them.</param>
 /// <param name="Thickens">Its thickness is said, and can be said anew.</param>
 /// <param name="OrderL">Concrete of it, waste included.</param>
 public sealed record SteelSite(
-    CastShape Cast, JointPlan Joints, SteelSection Section, Load Load, bool BareEarth, bool InMould, bool Spans, bool Thickens, double OrderL)
+    CastShape Cast, JointPlan Joints, SteelSection Section, Load Load, bool BareEarth, bool InMould, bool FaceDown, bool Spans, bool Thickens, double OrderL)
 {
     /// <summary>As its steel sees it.</summary>
     public SteelPiece Piece
@@ -73,7 +74,7 @@ public sealed record SteelSaid(SteelSchool? School, string? Bar, Length? Spacing
 /// <param name="Layout">Laid out, for all pieces; sheets are drawn for one.</param>
 /// <param name="Pieces">Like pieces.</param>
 /// <param name="HeightsMm">Below the top, centre lines.</param>
-/// <param name="CoverBelowMm">Under the lowest; 0 without steel.</param>
+/// <param name="CoverBelowMm">Under the lowest as it is cast; 0 without steel.</param>
 /// <param name="Fibre">Stirred in.</param>
 /// <param name="ScrimM2">Laid in.</param>
 /// <param name="LongestM">The longest side of a panel or piece.</param>
@@ -154,14 +155,14 @@ public static class SteelAdvice
         {
             SteelSchool.Mesh => SteelLayout.Mesh(cast.Plan.Plain).Times(cast.Count),
             SteelSchool.BarGrid => SteelLayout.Grid(cast.Plan.Plain, bar, spacing.Metres, stockM).Times(cast.Count),
-            SteelSchool.TwoRows => SteelLayout.Rows(site.LengthsM, bar, stockM, Rows(cast, piece.CoverMm), piece.CoverMm),
+            SteelSchool.TwoRows => SteelLayout.Rows(site.LengthsM, bar, stockM, Rows(cast, piece.CoverMm, Schools.Stacked(piece, bar)), piece.CoverMm),
             _ => SteelLayout.Nothing,
         };
         var heights = Heights(school, cast, bar, piece);
         var barred = school is SteelSchool.BarGrid or SteelSchool.TwoRows;
         var plan = new SteelPlan(
             school, advised, misfit, bar, spacing, layout, cast.Count, heights,
-            heights.Length == 0 ? 0 : Math.Max(0, cast.FormHeight.Millimetres - heights.Max() - (barred ? bar.Diameter.Millimetres / 2 : 0)),
+            heights.Length == 0 ? 0 : Math.Max(0, (site.FaceDown ? heights.Min() : cast.FormHeight.Millimetres - heights.Max()) - (barred ? bar.Diameter.Millimetres / 2 : 0)),
             Mass.FromKilograms(school == SteelSchool.Fibre ? FibreKgPerM3 * site.OrderL / 1000 : 0),
             school == SteelSchool.Scrim ? cast.Plan.NetArea.SquareMetres * cast.Count * ScrimOverlap : 0,
             longest);
@@ -198,15 +199,17 @@ public static class SteelAdvice
         return Bars.Usual(said.Sold);
     }
 
-    // One over the other: from above both runs are one line, along the middle.
-    private static ImmutableArray<PlanCut> Rows(CastShape cast, double coverMm)
+    // One over the other: from above both runs are one line, along the middle. Side by side each lies inside its edge.
+    private static ImmutableArray<PlanCut> Rows(CastShape cast, double coverMm, bool stacked)
     {
         var inset = coverMm / 1000;
         if (cast.Line is not { } line)
         {
             var (left, right, low, high) = Extents.Of(cast.Plan);
             var (x, y) = ((left + right) / 2, (low + high) / 2);
-            return right - left >= high - low ? [new(new(left + inset, y), new(right - inset, y))] : [new(new(x, low + inset), new(x, high - inset))];
+            var along = right - left >= high - low;
+            double[] at = stacked ? [along ? y : x] : along ? [low + inset, high - inset] : [left + inset, right - inset];
+            return [.. at.Select(a => along ? new PlanCut(new(left + inset, a), new(right - inset, a)) : new PlanCut(new(a, low + inset), new(a, high - inset)))];
         }
 
         const int chords = 60;
@@ -215,7 +218,7 @@ public static class SteelAdvice
         return [.. Enumerable.Range(0, steps).Select(i => new PlanCut(At(i), At(i + 1)))];
     }
 
-    // Below the top as it is cast, centre lines.
+    // Below the top as it will lie, centre lines.
     private static ImmutableArray<double> Heights(SteelSchool school, CastShape cast, BarSize bar, SteelPiece piece)
     {
         var (t, d, middle) = (cast.FormHeight.Millimetres, bar.Diameter.Millimetres, cast.Depth.Millimetres / 2);
@@ -225,8 +228,8 @@ public static class SteelAdvice
             // Two layers that touch, at half depth.
             SteelSchool.BarGrid => [middle - (d / 2), middle + (d / 2)],
             SteelSchool.TwoRows when Schools.Stacked(piece, bar) => [piece.CoverMm + (d / 2), t - piece.CoverMm - (d / 2)],
-            // Side by side: low as it will lie, which in a mould is near the top; else at half depth.
-            SteelSchool.TwoRows when piece.Spans => [piece.InMould ? piece.CoverMm + (d / 2) : t - piece.CoverMm - (d / 2)],
+            // Side by side: low as it will lie, which where its face lies down in the mould is near the open side; else at half depth.
+            SteelSchool.TwoRows when piece.Spans => [t - piece.CoverMm - (d / 2)],
             SteelSchool.TwoRows => [middle],
             _ => [],
         };

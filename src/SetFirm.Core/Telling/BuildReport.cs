@@ -173,7 +173,7 @@ public sealed record MouldReport(
 /// <param name="Chairs">That hold it up.</param>
 /// <param name="Ties">Of wire.</param>
 /// <param name="CrossPieces">That hold two rows apart.</param>
-/// <param name="HeightsMm">Of its centre lines, below the top.</param>
+/// <param name="HeightsMm">Of its centre lines, below the top as it will lie.</param>
 /// <param name="CoverMm">Under it.</param>
 /// <param name="OffcutM2">Of mesh.</param>
 /// <param name="ScrimM2">Of scrim, laps included.</param>

@@ -179,8 +179,11 @@ public sealed class BuildTests
         var plan = Plan(Kinds.Job(tread));
         plan.Build!.Elements[0].Steel.School.ShouldBe(SteelSchool.TwoRows);
         plan.Findings.ShouldContain(f => f.Says is Notice.SpansBetweenSupports);
-        // Near the top of a mould that is filled face down: low when it lies.
-        plan.Build.Elements[0].Steel.HeightsMm.Single().ShouldBe(30, 1e-9);
+        // Low when it lies: on the bottom of a mould that is filled face up, near the open side of one that is filled face down.
+        var down = Plan(Kinds.Job(tread with { FaceDown = true })).Build!.Elements[0].Steel;
+        (plan.Build.Elements[0].Steel.HeightsMm.Single(), plan.Build.Elements[0].Steel.CoverMm).ShouldBe((70, 25));
+        (down.HeightsMm.Single(), down.CoverMm).ShouldBe((70, 65));
+        down.Bars.Count.ShouldBe(2); // side by side
         Plan(Kinds.Job(tread with { Spans = false })).Build!.Elements[0].Steel.School.ShouldBe(SteelSchool.None);
         // Too thin for bars: thicker, with bars.
         var thin = Kinds.Job(tread with { Thickness = "50 mm" });

@@ -42,7 +42,9 @@ export function SectionDrawing({ element, built, format }: SectionDrawingProps) 
     ps.map((p) => `${String(x(p.x))},${String(y(p.y))}`).join(' ');
   const steel = built?.steel;
   const bars = steel && steel.school !== 'mesh' && steel.school !== 'scrim' ? steel.heightsMm : [];
-  const across = steel?.school === 'twoRows' ? [0.46] : [0.12, 0.34, 0.56, 0.78];
+  // Two rows lie over one another, or side by side.
+  const across =
+    steel?.school !== 'twoRows' ? [0.12, 0.34, 0.56, 0.78] : bars.length > 1 ? [0.46] : [0.26, 0.74];
   return (
     <div ref={ref} className={classes.box}>
       {ready && (

@@ -294,7 +294,7 @@ export const build = {
   sides: 'Its sides',
   school: 'Against cracks',
   noSteelReason: (longest: string) =>
-    `Nothing is needed: no side or bay over ${longest}, feet and chairs only. Keep to its joints, a sound base and a wet cure.`,
+    `Usually left without: no side or bay over ${longest}, feet and chairs only. Keep to its joints, a sound base and a wet cure.`,
   schoolAdvised: (what: string) => `advised: ${what.toLowerCase()}`,
   bar: 'Bar',
   barUsual: 'the usual',

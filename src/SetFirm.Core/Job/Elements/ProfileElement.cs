@@ -10,18 +10,36 @@ using SetFirm.Core.Steel;
 
 namespace SetFirm.Core.Job;
 
-/// <summary>A section as said: of base, top and batter two. Kinds that have one name its fields alike.</summary>
-/// <param name="Height">A length.</param>
-/// <param name="Base">A length, or empty.</param>
-/// <param name="Top">A length, or empty.</param>
-/// <param name="Batter">Degrees from plumb, or null.</param>
-/// <param name="Faces">That lean, 1 or 2.</param>
-/// <param name="Ease">Of the top edge of each.</param>
-/// <param name="EaseSize">A length; empty where sharp.</param>
-internal readonly record struct ProfileSaid(string Height, string Base, string Top, double? Batter, int Faces, EdgeEase Ease, string EaseSize)
+/// <summary>What is drawn by its section: of base, top and batter two are said.</summary>
+public abstract record SectionedDocument : ElementDocument
 {
+    internal SectionedDocument()
+    {
+    }
+
+    /// <summary>A length.</summary>
+    public required string Height { get; init; }
+
+    /// <summary>A length, or empty where top and batter are said.</summary>
+    public required string Base { get; init; }
+
+    /// <summary>A length, or empty where base and batter are said.</summary>
+    public required string Top { get; init; }
+
+    /// <summary>Lean of a face from plumb, degrees; null where base and top are said.</summary>
+    public double? Batter { get; init; }
+
+    /// <summary>Battered faces, 1 or 2.</summary>
+    public required int Faces { get; init; }
+
+    /// <summary>How the top edge of a battered face is eased.</summary>
+    public required EdgeEase Ease { get; init; }
+
+    /// <summary>A length: radius, or leg of the chamfer. Empty where sharp.</summary>
+    public string EaseSize { get; init; } = "";
+
     /// <returns>Null with a finding at each field that would not do.</returns>
-    public CurbProfile? Read(ElementGate gate)
+    internal CurbProfile? Section(ElementGate gate)
     {
         var height = gate.Length(nameof(Height), Height, 20, 1_000);
         var faces = gate.InRange(nameof(Faces), Faces, 1, 2);
@@ -67,31 +85,10 @@ internal readonly record struct ProfileSaid(string Height, string Base, string T
 }
 
 /// <summary>A straight piece cast by its section: a coping, a block, a rail.</summary>
-public sealed record ProfileDocument : ElementDocument
+public sealed record ProfileDocument : SectionedDocument
 {
     /// <summary>A length.</summary>
     public required string Length { get; init; }
-
-    /// <summary>A length.</summary>
-    public required string Height { get; init; }
-
-    /// <summary>A length, or empty where top and batter are said.</summary>
-    public required string Base { get; init; }
-
-    /// <summary>A length, or empty where base and batter are said.</summary>
-    public required string Top { get; init; }
-
-    /// <summary>Lean of a face from plumb, degrees; null where base and top are said.</summary>
-    public double? Batter { get; init; }
-
-    /// <summary>Battered faces, 1 or 2.</summary>
-    public required int Faces { get; init; }
-
-    /// <summary>How the top edge of a battered face is eased.</summary>
-    public required EdgeEase Ease { get; init; }
-
-    /// <summary>A length: radius, or leg of the chamfer. Empty where sharp.</summary>
-    public string EaseSize { get; init; } = "";
 
     /// <summary>Its top lies on the bottom of the mould, its foot is open.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
@@ -117,7 +114,7 @@ public sealed record ProfileDocument : ElementDocument
     {
         var length = gate.Length(nameof(Length), Length, 20, 6_000);
         var moulds = Casting.Read(gate.In(nameof(Casting)));
-        if (new ProfileSaid(Height, Base, Top, Batter, Faces, Ease, EaseSize).Read(gate) is not { } profile || length is not { } long_ || !moulds)
+        if (Section(gate) is not { } profile || length is not { } long_ || !moulds)
         {
             return null;
         }
@@ -132,7 +129,7 @@ public sealed record ProfileDocument : ElementDocument
         var mean = Quantities.Length.FromMetres((foot.Metres + top.Metres) / 2);
         return new CastShape(
             plan,
-            new Section([new SectionPiece(CastPart.Pieces, [.. profile.Points().Select(p => new PlanPoint(p.X, p.Y - profile.Height.Metres))])], GoesOn: false),
+            new Shapes.Section([new SectionPiece(CastPart.Pieces, [.. profile.Points().Select(p => new PlanPoint(p.X, p.Y - profile.Height.Metres))])], GoesOn: false),
             [new(CastPart.Pieces, profile.Area * long_ * Casting.Pieces)],
             mean < profile.Height ? mean : profile.Height,
             foot < top ? foot : top,

@@ -91,32 +91,11 @@ public sealed record BorderDocument : ElementDocument
 }
 
 /// <summary>A curb: a path with a profile of which two of base, top and batter are said.</summary>
-public sealed record CurbDocument : ElementDocument
+public sealed record CurbDocument : SectionedDocument
 {
     public required IReadOnlyList<StretchDocument> Path { get; init; }
 
     internal override IEnumerable<(string Name, IEnumerable<object?> Items)> Lists => [("path", Path)];
-
-    /// <summary>A length.</summary>
-    public required string Height { get; init; }
-
-    /// <summary>A length, or empty where top and batter are said.</summary>
-    public required string Base { get; init; }
-
-    /// <summary>A length, or empty where base and batter are said.</summary>
-    public required string Top { get; init; }
-
-    /// <summary>Lean of a face from plumb, degrees; null where base and top are said.</summary>
-    public double? Batter { get; init; }
-
-    /// <summary>Battered faces, 1 or 2.</summary>
-    public required int Faces { get; init; }
-
-    /// <summary>How the top edge of a battered face is eased.</summary>
-    public required EdgeEase Ease { get; init; }
-
-    /// <summary>A length: radius, or leg of the chamfer. Empty where sharp.</summary>
-    public string EaseSize { get; init; } = "";
 
     /// <summary>It stands on a slab that is there: nothing is dug, and its forms are nailed to it and tied.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
@@ -126,7 +105,7 @@ public sealed record CurbDocument : ElementDocument
 
     internal override CastShape? Cast(ElementGate gate)
     {
-        var profile = new ProfileSaid(Height, Base, Top, Batter, Faces, Ease, EaseSize).Read(gate);
+        var profile = Section(gate);
         Length? wide = profile is null ? null : profile.Base > profile.Top ? profile.Base : profile.Top;
         if (gate.Path(Path, wide) is not var (line, band) || profile is null)
         {
@@ -137,7 +116,7 @@ public sealed record CurbDocument : ElementDocument
         var points = profile.Points().Select(p => new PlanPoint(p.X, p.Y - profile.Height.Metres)).ToImmutableArray();
         return new CastShape(
             band,
-            new Section([new SectionPiece(CastPart.Curb, points)], GoesOn: false),
+            new Shapes.Section([new SectionPiece(CastPart.Curb, points)], GoesOn: false),
             [new(CastPart.Curb, profile.Area * line.Length)],
             mean < profile.Height ? mean : profile.Height,
             profile.Base < profile.Top ? profile.Base : profile.Top,

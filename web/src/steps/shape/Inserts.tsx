@@ -56,16 +56,18 @@ export function Inserts({ element, path }: { element: ElementOf<'piece'>; path: 
             }}
           />
           <RemoveRow label={fields.removeOpening(insert.name)} from={`${path}/inserts`} row={i} labelled />
-          {sizes.map((name) => (
-            <Said
-              key={name}
-              at={`${path}/inserts/${i}/${name}`}
-              value={insert[name] ?? ''}
-              label={labels[name]}
-              small
-              {...(name === 'out' && { ifEmpty: fields.flush })}
-            />
-          ))}
+          <div className={classes.fine}>
+            {sizes.map((name) => (
+              <Said
+                key={name}
+                at={`${path}/inserts/${i}/${name}`}
+                value={insert[name] ?? ''}
+                label={labels[name]}
+                small
+                {...(name === 'out' && { ifEmpty: fields.flush })}
+              />
+            ))}
+          </div>
         </div>
       ))}
       <Group gap={6} mt={4}>

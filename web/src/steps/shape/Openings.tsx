@@ -31,7 +31,7 @@ function LetIn({ opening, at }: { opening: OpeningDocument; at: `${ElementPointe
   const { rebate } = opening;
   const [width, depth] = document.units === 'us' ? ['1/2"', '1/4"'] : ['12 mm', '6 mm'];
   return (
-    <>
+    <div className={classes.fine}>
       <Said
         at={`${at}/clearance`}
         value={opening.clearance ?? ''}
@@ -63,7 +63,7 @@ function LetIn({ opening, at }: { opening: OpeningDocument; at: `${ElementPointe
           <Said at={`${at}/rebate/depth`} value={rebate.depth} label={fields.rebateDepth} small />
         </>
       )}
-    </>
+    </div>
   );
 }
 

@@ -35,8 +35,8 @@ public abstract record Batched
 
 /// <summary>Splits a volume into the fewest level batches that the mixer takes.</summary>
 /// <remarks>
-/// Fewest batches first; among those, whole bags or containers where they overshoot the volume by a twentieth at most, else halves, then quarters; then as even as can be,
-/// the smaller ones last. Batches so differ by at most one unit (one whole bag where whole bags do).
+/// Fewest batches first; among those, whole bags or containers where they overshoot the volume by a twentieth at most, else halves, then quarters, then eighths of a container; then as
+/// even as can be, the smaller ones last. Batches so differ by at most one unit (one whole bag where whole bags do).
 /// Source: site practice.
 /// </remarks>
 public static class Batches
@@ -71,7 +71,10 @@ public static class Batches
         var byBags = limit.Bags is { } bags && unit.Bags > 0 ? Math.Max(1, Times(bags, unit.Bags)) : double.PositiveInfinity;
         var mostUnits = (long)Math.Min(1_000_000, Math.Min(Math.Min(byVolume, byBags), byMass));
         var needed = Math.Max(1, Math.Ceiling((wanted.CubicMetres / unit.Yield.CubicMetres) - slack));
-        var count = Math.Ceiling(needed / mostUnits);
+        // Odd eighths cost no batch less: they are for what quarters overshoot, or where not even a quarter fits.
+        var ordinary = mostUnits < unit.Ordinary ? 1 : unit.Ordinary;
+        mostUnits -= mostUnits % ordinary;
+        var count = Math.Ceiling(Math.Ceiling(needed / ordinary) * ordinary / mostUnits);
         if (count > Most)
         {
             return new Batched.TooMany(count > long.MaxValue / 2 ? long.MaxValue : (long)count);

@@ -26,7 +26,7 @@ public enum MeasuredThing
 public sealed record Measure(MeasuredThing What, string Of, ContainerKind? In, double Count, double Litres, double Kg);
 
 /// <summary>What a batch of one size is made of.</summary>
-/// <param name="Units">Half bags, or quarter containers of cement.</param>
+/// <param name="Units">Half bags, or eighths of a container of cement.</param>
 /// <param name="Size">The same in whole bags or containers.</param>
 /// <param name="Batches">How many like it.</param>
 /// <param name="VolumeL">Placed.</param>

@@ -2,7 +2,7 @@ using SetFirm.Core.Quantities;
 
 namespace SetFirm.Core.Mixes;
 
-/// <summary>The smallest amount that a batch is made in: half a bag, or a quarter container of cement with its share of the rest.</summary>
+/// <summary>The smallest amount that a batch is made in: half a bag, or an eighth of a container of cement with its share of the rest.</summary>
 /// <param name="Yield">Placed volume of one unit.</param>
 /// <param name="LooseVolume">Volume of its dry ingredients as measured.</param>
 /// <param name="PerWhole">Units in a whole bag or container: batches of whole ones are preferred where they cost no extra batch.</param>
@@ -12,6 +12,9 @@ public sealed record BatchUnit(Volume Yield, Volume LooseVolume, int PerWhole, M
 {
     /// <summary>A whole bag; null where it is measured out of loose materials.</summary>
     public Mass? Bag { get; init; }
+
+    /// <summary>Batches are made in so many units at a time; single ones only where that overshoots.</summary>
+    public int Ordinary { get; init; } = 1;
 
     /// <summary>Loose materials are shovelled in, not carried in buckets.</summary>
     public bool Shovelled { get; init; }

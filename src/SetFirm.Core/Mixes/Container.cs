@@ -19,14 +19,33 @@ public readonly record struct Container(ContainerKind Kind, Volume Size)
     /// <summary>Everything is measured to this much of a container.</summary>
     public const double Step = 0.25;
 
-    /// <summary>The nearest amount that can be measured: a quarter at the least, where anything is wanted at all.</summary>
-    public double Measured(Volume wanted) => wanted.CubicMetres <= 0 ? 0 : Math.Max(Step, Math.Round(wanted.CubicMetres / Size.CubicMetres / Step) * Step);
+    /// <summary>A whole or a half container is taken for what comes within so much of it, share. Source: site practice.</summary>
+    private const double Clean = 0.05;
+
+    /// <summary>The nearest amount that can be measured in steps of a container: one at the least, where anything is wanted at all.</summary>
+    /// <param name="wanted">Of it.</param>
+    /// <param name="step">Share of a container.</param>
+    public double Measured(Volume wanted, double step = Step) => wanted.CubicMetres <= 0 ? 0 : Math.Max(step, Math.Round(wanted.CubicMetres / Size.CubicMetres / step) * step);
+
+    /// <summary>A clean count where one is near: wholes, else halves, else quarters.</summary>
+    public double Counted(Volume wanted)
+    {
+        foreach (var step in (ReadOnlySpan<double>)[1, 0.5])
+        {
+            if (Measured(wanted, step) is var count && Math.Abs((count * Size.CubicMetres) - wanted.CubicMetres) <= Clean * wanted.CubicMetres)
+            {
+                return count;
+            }
+        }
+
+        return Measured(wanted);
+    }
 }
 
 /// <summary>One container for each thing that is measured; ballast goes by the stone's.</summary>
 public sealed record Containers(Container Cement, Container Sand, Container Stone, Container Water);
 
-/// <summary>A batch by parts in whole quarters of the user's own containers.</summary>
+/// <summary>A batch by parts in the user's own containers: wholes where they are near, quarters at the least, of cement an eighth where a quarter were too much.</summary>
 /// <param name="Cement">Containers.</param>
 /// <param name="Sand">Containers, as it lies.</param>
 /// <param name="Stone">Containers.</param>
@@ -55,10 +74,10 @@ public static class Measuring
         var scale = cementKg / mix.CementKg; // cubic metres of the recipe
         var (sandKgM3, stoneKgM3, ballastKgM3) = AsItLies(moisture, stoneMm);
         var measured = new MeasuredBatch(
-            containers.Cement.Measured(cement),
-            containers.Sand.Measured(Volume.FromCubicMetres(mix.SandKg * scale / sandKgM3)),
-            containers.Stone.Measured(Volume.FromCubicMetres(mix.StoneKg * scale / stoneKgM3)),
-            containers.Stone.Measured(Volume.FromCubicMetres(mix.BallastKg * scale / ballastKgM3)),
+            containers.Cement.Measured(cement, 1.0 / PartsRecipe.UnitsPerContainer),
+            containers.Sand.Counted(Volume.FromCubicMetres(mix.SandKg * scale / sandKgM3)),
+            containers.Stone.Counted(Volume.FromCubicMetres(mix.StoneKg * scale / stoneKgM3)),
+            containers.Stone.Counted(Volume.FromCubicMetres(mix.BallastKg * scale / ballastKgM3)),
             containers.Water.Measured(Volume.FromLitres(Math.Max(0, mix.WaterKg - mix.CarriedWaterKg(moisture)) * scale)),
             0, 0, 0);
         var got = Contents(measured, moisture, stoneMm, containers);

@@ -113,12 +113,12 @@ public sealed record BaggedRecipe(ConcreteMix Mix, BagMix Bag, Volume Water, dou
     { Bag = bag.Mass };
 }
 
-/// <summary>Parts by volume in the user's own containers, to the quarter container of cement.</summary>
+/// <summary>Parts by volume in the user's own containers, to the quarter container of cement, and the eighth where a quarter overshoots.</summary>
 public sealed record PartsRecipe(
     ConcreteMix Mix, Proportions Proportions, Parts Parts, double StoneMm, Moisture Moisture, double SlumpMm, Containers Containers, IReadOnlyList<Dose> Doses)
     : Recipe(Mix, UnitOf(Proportions, Moisture, StoneMm, Containers), StoneMm, Doses, Containers)
 {
-    public const int UnitsPerContainer = 4;
+    public const int UnitsPerContainer = 8;
 
     private double UnitM3 => Unit.Yield.CubicMetres;
 
@@ -205,7 +205,7 @@ public sealed record PartsRecipe(
         var loose = cement + (yield * ((mix.SandKg / sandKgM3) + (mix.StoneKg / stoneKgM3) + (mix.BallastKg / ballastKgM3)));
         return new BatchUnit(
             yield, loose, UnitsPerContainer, Mass.FromKilograms(yield.CubicMetres * mix.SolidsKg), Mass.FromKilograms(yield.CubicMetres * (mix.SolidsKg + mix.WaterKg)))
-        { Shovelled = containers.Sand.Kind == ContainerKind.Shovel };
+        { Shovelled = containers.Sand.Kind == ContainerKind.Shovel, Ordinary = UnitsPerContainer / 4 };
     }
 
     /// <summary>Of a water in a cubic metre, what is poured in: what sand and stone carry counts as mixing water.</summary>

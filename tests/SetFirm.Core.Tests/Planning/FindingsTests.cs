@@ -181,10 +181,10 @@ public sealed class FindingsTests
         var mended = RemedyText.Taken(small, Single<Notice.MixerTooSmall>(Plans.Of(small, Mild)).Remedies[0]);
         Plans.Of(mended, Mild).Load.ShouldNotBeNull();
 
-        // A container of 40 L by hand: a quarter of it with its sand and stone is more than anybody mixes at once.
+        // A container of 80 L by hand: an eighth of it with its sand and stone is more than anybody mixes at once.
         var heavy = job with
         {
-            Mix = Samples.OneTwoThree() with { Containers = Samples.Buckets("40 L") },
+            Mix = Samples.OneTwoThree() with { Containers = Samples.Buckets("80 L") },
             Mixing = job.Mixing with { Mixer = new TubDocument { Size = "200 L" }, Hands = 1 },
         };
         var told = Single<Notice.BatchTooHeavy>(Plans.Of(heavy, Mild));

@@ -1,11 +1,11 @@
 import type { BatchRecipe } from '../api/client';
-import { quarters } from '../format/format';
+import { eighths } from '../format/format';
 import { counted, load } from '../words';
 
 /** What a batch is made of, said short. */
 export const batchSize = (recipe: BatchRecipe): string => {
   const cement = recipe.measures.find((m) => m.what === 'cement');
   return cement?.in
-    ? load.cementEach(counted(quarters(cement.count), cement.in))
-    : load.bagsEach(quarters(recipe.size));
+    ? load.cementEach(counted(eighths(cement.count), cement.in))
+    : load.bagsEach(eighths(recipe.size));
 };

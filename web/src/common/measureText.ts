@@ -1,14 +1,14 @@
 import type { Measure } from '../api/client';
-import { quarters, type Formats } from '../format/format';
+import { eighths, type Formats } from '../format/format';
 import { additives, counted, load, mix, things } from '../words';
 
 /** How much of a thing is measured: 2¼ buckets, 3 doses, 120 g. */
 export function measureAmount(m: Measure, format: Formats): string {
   switch (m.what) {
     case 'bag':
-      return quarters(m.count);
+      return eighths(m.count);
     case 'additive':
-      return mix.doses(quarters(m.count));
+      return mix.doses(eighths(m.count));
     case 'pigment':
     case 'fibre':
     case 'addedCement':
@@ -16,14 +16,14 @@ export function measureAmount(m: Measure, format: Formats): string {
     case 'water':
       return format.litres(m.litres);
     default:
-      return m.in ? counted(quarters(m.count), m.in) : format.litres(m.litres);
+      return m.in ? counted(eighths(m.count), m.in) : format.litres(m.litres);
   }
 }
 
 /** What is measured. */
 export const measureName = (m: Measure): string =>
   m.what === 'bag'
-    ? load.bags(quarters(m.count))
+    ? load.bags(eighths(m.count))
     : m.what === 'additive'
       ? additives[m.of as keyof typeof additives].toLowerCase()
       : things[m.what];

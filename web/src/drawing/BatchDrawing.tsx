@@ -1,5 +1,5 @@
 import type { BatchRecipe, Measure } from '../api/client';
-import { quarters, type Formats } from '../format/format';
+import { eighths, type Formats } from '../format/format';
 import { measureAmount, measureName } from '../common/measureText';
 import { counted, load, mix as words } from '../words';
 import classes from './BatchDrawing.module.css';
@@ -94,7 +94,7 @@ function Row({ m, y, width, format }: { m: Measure; y: number; width: number; fo
       </text>
       <text x={16} y={y + 38} className={classes.name}>
         {measureName(m)}
-        {m.what === 'water' && m.in && `, ${counted(quarters(m.count), m.in)}`}
+        {m.what === 'water' && m.in && `, ${counted(eighths(m.count), m.in)}`}
         {m.kg > 0 && !['water', 'pigment', 'addedCement'].includes(m.what) && `, ${format.mass(m.kg)}`}
       </text>
       {kind !== null &&
@@ -111,7 +111,7 @@ function Row({ m, y, width, format }: { m: Measure; y: number; width: number; fo
         ))}
       {whole > shown && (
         <text x={TEXT + shown * STEP * scale} y={y + 28} className={classes.name}>
-          {`… ${quarters(m.count)}`}
+          {`… ${eighths(m.count)}`}
         </text>
       )}
     </g>

@@ -2,7 +2,7 @@ import { UnstyledButton } from '@mantine/core';
 import type { CSSProperties } from 'react';
 import type { PlanReport } from '../api/client';
 import { Heard } from '../common/Heard';
-import { quarters, type Formats } from '../format/format';
+import { eighths, type Formats } from '../format/format';
 import { load as words } from '../words';
 import classes from './LoadStrip.module.css';
 import { useSize } from './useSize';
@@ -74,7 +74,7 @@ export function LoadStrip({ load: plan, chosen, onChoose, format }: LoadStripPro
             </span>
           </span>
           <span className={classes.size}>
-            {quarters(plan.recipes[b.recipe]?.size ?? 0)}
+            {eighths(plan.recipes[b.recipe]?.size ?? 0)}
             <Heard>{bagged ? words.heardBags : words.heardCement}</Heard>
           </span>
         </UnstyledButton>

@@ -7,7 +7,7 @@ import {
   formatsFor,
   grade,
   number,
-  quarters,
+  eighths,
   ticks,
 } from './format';
 
@@ -27,8 +27,17 @@ describe('lengths in feet and inches', () => {
   });
 });
 
-test('quarters are written as people write them', () => {
-  expect([0, 0.25, 0.5, 1, 7.5, 2.74].map(quarters)).toEqual(['0', '¼', '½', '1', '7½', '2¾']);
+test('eighths are written as people write them', () => {
+  expect([0, 0.125, 0.25, 0.5, 1, 7.5, 2.74, 1.87].map(eighths)).toEqual([
+    '0',
+    '⅛',
+    '¼',
+    '½',
+    '1',
+    '7½',
+    '2¾',
+    '1⅞',
+  ]);
 });
 
 test('durations change from minutes to hours', () => {

@@ -39,7 +39,7 @@ export function fixed(value: number, decimals: number): string {
   return value.toFixed(decimals);
 }
 
-const FRACTIONS: Record<number, string> = { 2: '½', 4: '¼', 12: '¾', 8: '½' };
+const EIGHTHS = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'];
 
 function gcd(a: number, b: number): number {
   return b === 0 ? a : gcd(b, a % b);
@@ -58,11 +58,11 @@ export function feetInches(mm: number): string {
   return inches === 0 && fraction === '' ? `${String(feet)}′` : `${String(feet)}′ ${inchText}″`;
 }
 
-/** Halves and quarters as people write them: 7½. */
-export function quarters(value: number): string {
-  const rounded = Math.round(value * 4) / 4;
+/** Halves, quarters and eighths as people write them: 7½. */
+export function eighths(value: number): string {
+  const rounded = Math.round(value * 8) / 8;
   const whole = Math.floor(rounded);
-  const glyph = { 0: '', 1: FRACTIONS[4], 2: FRACTIONS[2], 3: FRACTIONS[12] }[(rounded - whole) * 4] ?? '';
+  const glyph = EIGHTHS[(rounded - whole) * 8] ?? '';
   return whole === 0 && glyph !== '' ? glyph : `${number(whole)}${glyph}`;
 }
 

@@ -2,7 +2,7 @@ import { Button, Group, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import { api, type Bag, type BuyDocument, type MixDocument, type MixReport } from '../../api/client';
 import { batchSize } from '../../common/batchSize';
-import { fixed, number, quarters, type Formats } from '../../format/format';
+import { fixed, number, eighths, type Formats } from '../../format/format';
 import { bagName } from '../../common/goodName';
 import { mixName } from '../../common/mixName';
 import { Notes } from '../../fields/Notes';
@@ -46,7 +46,7 @@ function sentenceOf(mix: MixReport | null, bags: Bag[], own: BuyDocument['bags']
   if (!parts) return words.blocked;
   const dry = dryThings
     .filter((t) => parts[t].kg > 0)
-    .map((t) => words.of(counted(quarters(parts[t].containers), parts[t].in), things[t]))
+    .map((t) => words.of(counted(eighths(parts[t].containers), parts[t].in), things[t]))
     .join(', ');
   return words.parts(dry, format.litres(parts.waterL), strength) + askedOf(mix, format);
 }

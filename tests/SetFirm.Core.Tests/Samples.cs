@@ -101,6 +101,18 @@ internal static class Samples
         Moisture = Moisture.Damp,
     };
 
+    /// <summary>A truck's.</summary>
+    public static ReadyMixDocument Ready() => new()
+    {
+        Id = Terrace().Mix.Id,
+        Exposure = Exposure.NoFreezing,
+        Containers = StartingJob.Containers(UnitSystem.Metric),
+        Additives = new AdditivesDocument(),
+        StrengthMpa = 25,
+        StoneMm = 20,
+        Consistency = Consistency.Plastic,
+    };
+
     /// <summary>Of 12 L each, water by the litre.</summary>
     public static Containers Containers()
     {

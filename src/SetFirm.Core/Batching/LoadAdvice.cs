@@ -40,7 +40,7 @@ public static class LoadAdvice
         switch (place.Split(Volume.FromLitres(orderL + holdBackL), recipe.Unit))
         {
             case Batched.Fits fits:
-                return new LoadPlan(place, fits.Plan, laying);
+                return new LoadPlan(place, fits.Plan, laying) { Age = recipe.Age };
             case Batched.MixerTooSmall small:
                 remarks.Add(new Finding(
                     Severity.Error, at.Mixer.Size, new Notice.MixerTooSmall(UnitL: small.Unit.Litres, CapacityL: small.Capacity.Litres)).Mending(DrumFor(recipe.Unit, at)));
@@ -82,6 +82,12 @@ public static class LoadAdvice
         ArgumentNullException.ThrowIfNull(recipe);
         ArgumentNullException.ThrowIfNull(mixing);
         ArgumentNullException.ThrowIfNull(remarks);
+        if (recipe is ReadyRecipe truck)
+        {
+            CheckTruck(load, truck, at, remarks);
+            return;
+        }
+
         var (volume, hands) = (load.Batches.Total.CubicMetres, load.Crew.Hands);
         Remedy Helper() => new(
             new Mend.AddHand(
@@ -124,6 +130,33 @@ public static class LoadAdvice
         {
             var chart = RoundChart.Of(load);
             remarks.Note(at.Self, new Notice.WhereTimeGoes(MixingMin: minutes, RoundMin: chart.Minutes, Bound: chart.Bound), [.. Quicker(load, mixing, minutes, at)]);
+        }
+    }
+
+    // Off within its limit, and what it costs to let it wait.
+    private static void CheckTruck(LoadPlan load, ReadyRecipe recipe, MixingPlaces at, Remarks remarks)
+    {
+        double OffMin(LoadPlan with) => PourSchedule.Of(with, default) is var s ? s.Batches.Max(b => (b.Placed - b.WaterAdded).TotalMinutes) : 0;
+        var (terms, hands, off) = (recipe.Terms, load.Crew.Hands, OffMin(load));
+        var site = PourSchedule.Of(load, default).OnSite(recipe.Age).Max().TotalMinutes;
+        var ways = new List<Remedy>();
+        for (var more = hands + 1; more <= MostHands && ways.Count == 0; more++)
+        {
+            var with = load.With(load.Crew with { Hands = more });
+            if (OffMin(with) <= terms.Limit.TotalMinutes)
+            {
+                ways.Add(new Remedy(new Mend.AddHand(Hands: more, MixingMin: OffMin(with) - recipe.Age.TotalMinutes), [new Edit(at.Hands, Number: more)]));
+            }
+        }
+
+        if (off > terms.Limit.TotalMinutes)
+        {
+            remarks.Warn(at.Hands, new Notice.TruckNotOffInTime(OffMin: off, LimitMin: terms.Limit.TotalMinutes, AgeMin: recipe.Age.TotalMinutes, VolumeM3: load.Batches.Total.CubicMetres), [.. ways]);
+        }
+
+        if (site > terms.OnSite.TotalMinutes)
+        {
+            remarks.Note(at.Hands, new Notice.TruckWaits(SiteMin: site, PaidMin: terms.OnSite.TotalMinutes));
         }
     }
 
@@ -201,6 +234,7 @@ public static class LoadAdvice
         {
             BaggedRecipe bagged => load with { Bagged = true, AddedCement = bagged.CementAddedKg > 0 },
             PartsRecipe { Parts: var parts } => load with { Ballast = parts.Ballast > 0, Stone = parts.Stone > 0 },
+            ReadyRecipe => load,
             _ => throw new System.Diagnostics.UnreachableException(),
         };
     }

@@ -20,6 +20,12 @@ public abstract partial record Notice
     /// <summary>A long pour: what sets its pace.</summary>
     public sealed record WhereTimeGoes(double MixingMin, double RoundMin, PaceBound Bound) : Notice;
 
+    /// <summary>So few hands do not get it off before the supplier, or its set, asks for it.</summary>
+    public sealed record TruckNotOffInTime(double OffMin, double LimitMin, double AgeMin, double VolumeM3) : Notice;
+
+    /// <summary>Longer at the site than is in its price.</summary>
+    public sealed record TruckWaits(double SiteMin, double PaidMin) : Notice;
+
     public sealed record WantsHelper(double VolumeM3, double LimitM3) : Notice;
 
     public sealed record MoreThanADay(double VolumeM3, double ComfortM3, double ExhaustionM3, int Hands) : Notice;

@@ -62,6 +62,7 @@ public static class LoadingOrder
             Mixer.Forced => Forced(load),
             Mixer.DrillBucket => Drill(load),
             Mixer.Tub or Mixer.Barrow => ByHand(load),
+            Mixer.Truck => [],
             _ => throw new System.Diagnostics.UnreachableException(),
         };
         LoadingMove[] order = [.. moves.OfType<LoadingMove>()];

@@ -12,6 +12,9 @@ public enum MixedBy
     Drill,
 
     Hoe,
+
+    /// <summary>It comes mixed.</summary>
+    Plant,
 }
 
 /// <summary>What the concrete is mixed in. Adding a mixer is one case here and one document kind.</summary>
@@ -73,6 +76,16 @@ public abstract record Mixer
         public override Volume Capacity => Bucket * BucketShare;
 
         public override MixedBy By => MixedBy.Drill;
+    }
+
+    /// <summary>A truck at the kerb: what is taken off it at a time.</summary>
+    /// <param name="Load">A barrow, or a stretch of the form as large.</param>
+    /// <param name="Chute">It runs off the chute where it is wanted.</param>
+    public sealed record Truck(Volume Load, bool Chute) : Mixer
+    {
+        public override Volume Capacity => Load;
+
+        public override MixedBy By => MixedBy.Plant;
     }
 
     /// <param name="Rated">What can be mixed in it at once.</param>

@@ -24,6 +24,11 @@ public sealed record MixingPlace(Mixer Mixer, Crew Crew, Length Barrow, Mass? Pl
 {
     public PaceFigures Figures { get; init; } = PaceFigures.Usual;
 
+    /// <summary>Where a recipe comes mixed it is not mixed here.</summary>
+    public MixingPlace For(Recipe recipe) => recipe is ReadyRecipe { Terms: var terms, Unit.Yield: var load }
+        ? this with { Mixer = new Mixer.Truck(load, terms.Chute), Plate = null, Crew = Crew with { Mixers = 1 } }
+        : this;
+
     /// <summary>What one batch may come to: a plate is believed; by hand it raises comfort to the most at the most.</summary>
     public BatchLimit Limit
     {
@@ -47,6 +52,9 @@ public sealed record MixingPlace(Mixer Mixer, Crew Crew, Length Barrow, Mass? Pl
 /// <summary>A mixer, a crew, the batches they make and where these go.</summary>
 public sealed record LoadPlan(MixingPlace Place, BatchPlan Batches, Laying Laying)
 {
+    /// <summary>How old it is when it reaches the site.</summary>
+    public NodaTime.Duration Age { get; init; }
+
     /// <summary>Share of the water that goes in first. Source: site practice.</summary>
     public double FirstWater => Place.Mixer is Mixer.Drum ? 0.5 : 0.8;
 

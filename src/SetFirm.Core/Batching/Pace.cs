@@ -80,14 +80,16 @@ public readonly struct Pace(MixingPlace place, BatchUnit unit, Laying laying)
             : unit.LooseVolume.Litres * units / PaceFigures.BucketL * (unit.Shovelled ? figures.ShovelMin : figures.BucketMin);
         var mix = place.Mixer.By switch
         {
+            MixedBy.Plant => 0,
             MixedBy.Machine => figures.MachineMin,
             MixedBy.Drill => weary * figures.DrillMin * Math.Max(1, dryKg / PaceFigures.DrillKg),
             _ => weary * ((figures.HoeMin * Math.Min(1, dryKg / PaceFigures.HoeKg)) + (figures.HoeMoreMin * Math.Max(0, (dryKg / PaceFigures.HoeKg) - 1))),
         };
         // What is mixed in a barrow, a tub or a pail goes in it.
-        var loads = place.Mixer.By == MixedBy.Machine ? LoadsOf(litres) : 1;
+        var loads = place.Mixer is Mixer.Truck { Chute: true } ? 0 : place.Mixer.By is MixedBy.Machine or MixedBy.Plant ? LoadsOf(litres) : 1;
+        var empty = place.Mixer.By == MixedBy.Plant ? PaceFigures.DischargeMin * litres / PaceFigures.BarrowL : weary * figures.EmptyMin;
         return new BatchMinutes(
-            weary * charge, mix, weary * figures.EmptyMin, weary * loads * Run(place), weary * litres / 10 * SpreadMin(figures, laying), weary * litres * laying.FaceM2PerL * figures.StrikeMin);
+            weary * charge, mix, empty, weary * loads * Run(place), weary * litres / 10 * SpreadMin(figures, laying), weary * litres * laying.FaceM2PerL * figures.StrikeMin);
     }
 
     /// <summary>Minutes of all hands together for a batch, with so many of them there.</summary>
@@ -105,7 +107,7 @@ public readonly struct Pace(MixingPlace place, BatchUnit unit, Laying laying)
         var mixers = Math.Min(place.Crew.Mixers, hands);
         var (most, bound) = (Labour(batch, hands) / hands, PaceBound.Hands);
         void AtLeast(double minutes, PaceBound by) => (most, bound) = minutes > most ? (minutes, by) : (most, bound);
-        if (place.Mixer.By == MixedBy.Machine)
+        if (place.Mixer.By is MixedBy.Machine or MixedBy.Plant)
         {
             AtLeast((batch.Charge + batch.Mix + batch.Empty) / mixers, PaceBound.Machine);
         }

@@ -52,6 +52,10 @@ public sealed record PaceFigures
     public const double SlowerATonne = 0.1;
 
     public const double BucketL = 12;
+
+    /// <summary>A truck lets a barrow load off in so many minutes: 10 a cubic metre. Source: site practice (tune).</summary>
+    public const double DischargeMin = 0.6;
+
     public const double BarrowL = 60;
 
     /// <summary>A heaped barrow takes so many times its load.</summary>

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using NodaTime;
+using SetFirm.Core.Mixes;
 
 namespace SetFirm.Core.Batching;
 
@@ -18,6 +19,7 @@ public readonly record struct Away(double FromH, double ToH, int Hands);
 
 /// <summary>The batches one after another.</summary>
 /// <remarks>
+/// What a truck brings has one water, as old as the way it came; trucks follow each other as they are empty.
 /// A batch takes its own minutes from water to form whoever helps; from one to the next it takes a round of <see cref="Pace"/>, slower with weariness, with rests after
 /// the first hour, and with fewer hands while some are called away.
 /// </remarks>
@@ -28,6 +30,10 @@ public sealed record PourSchedule(ImmutableArray<BatchTime> Batches, Duration St
 
     /// <summary>From the first water until the last batch is struck off.</summary>
     public Duration Mixing => MixingEnds - Batches[0].WaterAdded;
+
+    /// <summary>Each truck's time at the site, from when it comes until its last is off it.</summary>
+    /// <param name="age">Of what it brings.</param>
+    public IEnumerable<Duration> OnSite(Duration age) => Batches.GroupBy(b => b.WaterAdded).Select(truck => truck.Max(b => b.Placed) - (truck.Key + age));
 
     /// <summary>Nobody is called away.</summary>
     /// <param name="load">The batches, and who makes them.</param>
@@ -42,21 +48,29 @@ public sealed record PourSchedule(ImmutableArray<BatchTime> Batches, Duration St
         ArgumentNullException.ThrowIfNull(load);
         var (plan, pace, hands) = (load.Batches, load.Pace, load.Crew.Hands);
         var times = ImmutableArray.CreateBuilder<BatchTime>(plan.Units.Length);
-        var (waterH, tonnes, oldestJointH, longestH) = (0.0, 0.0, 0.0, 0.0);
-        var joint = 0.0;
+        var (tonnes, oldestJointH, longestH, ageH) = (0.0, 0.0, 0.0, load.Age.TotalHours);
+        // From when hands are at it; water goes in then, or went in at the plant.
+        var (beginsH, joint, truckH, loaded) = (ageH, 0.0, 0.0, 0.0);
         for (var i = 0; i < plan.Units.Length; i++)
         {
             var batch = pace.Of(plan.Units[i], Pace.Weary(tonnes));
             tonnes += pace.TonnesAHand(plan.Units[i]);
-            var placedH = waterH + (batch.ToPlaced / 60);
+            if (load.Place.Mixer.By == MixedBy.Plant && (loaded += plan.VolumeOf(i).CubicMetres) > ReadyRecipe.LoadM3)
+            {
+                (truckH, loaded) = (beginsH - ageH, plan.VolumeOf(i).CubicMetres);
+            }
+
+            var waterH = load.Place.Mixer.By == MixedBy.Plant ? truckH : beginsH;
+            var placedH = beginsH + (batch.ToPlaced / 60);
             // When this batch meets the one before, that one is this old, from its own water.
             oldestJointH = i > 0 ? Math.Max(oldestJointH, placedH - joint) : 0;
-            times.Add(new BatchTime(i + 1, start + Duration.FromHours(waterH), start + Duration.FromHours(placedH), start + Duration.FromHours(waterH + (batch.Whole / 60))));
+            times.Add(new BatchTime(i + 1, start + Duration.FromHours(waterH), start + Duration.FromHours(placedH), start + Duration.FromHours(beginsH + (batch.Whole / 60))));
             joint = waterH;
             if (i < plan.Units.Length - 1)
             {
-                waterH = After(waterH, batch, pace, hands, away);
-                longestH = Math.Max(longestH, waterH - joint);
+                var began = beginsH;
+                beginsH = After(beginsH, 1 + ageH, batch, pace, hands, away);
+                longestH = Math.Max(longestH, beginsH - began);
             }
         }
 
@@ -64,12 +78,12 @@ public sealed record PourSchedule(ImmutableArray<BatchTime> Batches, Duration St
     }
 
     // The next batch begins when a round's work is done, by those who are there.
-    private static double After(double from, in BatchMinutes batch, in Pace pace, int hands, ReadOnlySpan<Away> away)
+    private static double After(double from, double restsFromH, in BatchMinutes batch, in Pace pace, int hands, ReadOnlySpan<Away> away)
     {
         var (at, left) = (from, 1.0);
         while (true)
         {
-            var (there, until) = (hands, at < 1 ? 1 : double.PositiveInfinity);
+            var (there, until) = (hands, at < restsFromH ? restsFromH : double.PositiveInfinity);
             foreach (var a in away)
             {
                 if (a.FromH <= at && at < a.ToH)
@@ -84,7 +98,7 @@ public sealed record PourSchedule(ImmutableArray<BatchTime> Batches, Duration St
 
             if (there > 0)
             {
-                var needs = left * pace.Round(batch, there).Minutes / 60 / (at < 1 ? 1 : pace.WorkShare);
+                var needs = left * pace.Round(batch, there).Minutes / 60 / (at < restsFromH ? 1 : pace.WorkShare);
                 if (at + needs <= until)
                 {
                     return at + needs;

@@ -28,7 +28,7 @@ public sealed record RoundChart(double Minutes, PaceBound Bound, ImmutableArray<
         var (pace, hands) = (load.Pace, load.Crew.Hands);
         var batch = pace.Of(load.Batches.Units.Max());
         var (round, bound) = pace.Round(batch, hands);
-        var machine = load.Place.Mixer.By == MixedBy.Machine;
+        var machine = load.Place.Mixer.By is MixedBy.Machine or MixedBy.Plant;
         var lanes = Enumerable.Range(0, hands).Select(_ => new List<RoundPart>()).ToArray();
         var mixers = (double)Math.Min(load.Place.Crew.Mixers, hands);
         List<RoundPart> turning = [];

@@ -92,9 +92,32 @@ internal static class JobReader
                         ? new MixSaid.ByParts(
                             new Parts(parts.Cement, parts.Sand, parts.Stone, parts.Ballast), parts.StoneMm, parts.Consistency, parts.Moisture, said.Exposure, containers, doses)
                         : null;
+            case ReadyMixDocument ready:
+                return Ready(ready, at, containers, doses, gate);
             default:
                 throw new System.Diagnostics.UnreachableException();
         }
+    }
+
+    private static MixSaid.Ready? Ready(ReadyMixDocument said, MixPlaces at, Containers containers, IReadOnlyList<Dose> doses, Gate gate)
+    {
+        var (fromAt, untilAt) = (at.Self.At(nameof(said.ComesFrom)), at.Self.At(nameof(said.ComesUntil)));
+        var (from, until) = (gate.Time(fromAt, said.ComesFrom), gate.Time(untilAt, said.ComesUntil));
+        var sound = gate.InRange(at.Self.At(nameof(said.StrengthMpa)), said.StrengthMpa, 10, 50, RangeUnit.Mpa) & gate.InRange(at.StoneMm, said.StoneMm, 10, 25, RangeUnit.Mm)
+            & gate.InRange(at.Self.At(nameof(said.AgeMin)), said.AgeMin, 0, 120, RangeUnit.Min) & gate.InRange(at.Self.At(nameof(said.OnSiteMin)), said.OnSiteMin, 5, 240, RangeUnit.Min)
+            & gate.InRange(at.Self.At(nameof(said.LimitMin)), said.LimitMin, 30, 240, RangeUnit.Min);
+        if (from is { } first && until is { } last && last <= first)
+        {
+            gate.Fault(untilAt, new Notice.ComesUntilBeforeFrom());
+            return null;
+        }
+
+        return sound && from is { } begins && until is { } ends
+            ? new MixSaid.Ready(
+                Strength.FromMegapascals(said.StrengthMpa), said.StoneMm, said.Consistency, said.Air,
+                new TruckTerms(Duration.FromMinutes(said.AgeMin), Duration.FromMinutes(said.OnSiteMin), Duration.FromMinutes(said.LimitMin), said.Chute, said.Saturdays, begins, ends),
+                said.Exposure, containers, doses)
+            : null;
     }
 
     /// <summary>Mixer, crew and barrow run.</summary>

@@ -8,6 +8,7 @@ namespace SetFirm.Core.Job;
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
 [JsonDerivedType(typeof(BaggedMixDocument), "bagged")]
 [JsonDerivedType(typeof(PartsMixDocument), "parts")]
+[JsonDerivedType(typeof(ReadyMixDocument), "ready")]
 public abstract record MixDocument
 {
     private protected MixDocument()
@@ -56,6 +57,42 @@ public sealed record PartsMixDocument : MixDocument
     public required Consistency Consistency { get; init; }
 
     public required Moisture Moisture { get; init; }
+}
+
+/// <summary>Brought by a truck.</summary>
+public sealed record ReadyMixDocument : MixDocument
+{
+    /// <summary>Strength class that is asked for, MPa at 28 days.</summary>
+    public required double StrengthMpa { get; init; }
+
+    /// <summary>Largest stone, mm, 10-25.</summary>
+    public required double StoneMm { get; init; }
+
+    public required Consistency Consistency { get; init; }
+
+    /// <summary>With air, against frost.</summary>
+    public bool Air { get; init; }
+
+    /// <summary>Minutes from its water to the site.</summary>
+    public double AgeMin { get; init; } = TruckTerms.UsualAgeMin;
+
+    /// <summary>Minutes at the site that are in its price.</summary>
+    public double OnSiteMin { get; init; } = TruckTerms.UsualOnSiteMin;
+
+    /// <summary>Minutes from its water until it has to be off.</summary>
+    public double LimitMin { get; init; } = TruckTerms.UsualLimitMin;
+
+    /// <summary>Its chute reaches the pour; else it is wheeled.</summary>
+    public bool Chute { get; init; }
+
+    /// <summary>The supplier comes on Saturdays too.</summary>
+    public bool Saturdays { get; init; }
+
+    /// <summary>The supplier comes from this time of day, HH:mm.</summary>
+    public string ComesFrom { get; init; } = "07:00";
+
+    /// <summary>Until this.</summary>
+    public string ComesUntil { get; init; } = "16:00";
 }
 
 /// <summary>The user's own containers; ballast goes by the stone's.</summary>

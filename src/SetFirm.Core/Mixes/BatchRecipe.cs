@@ -15,6 +15,9 @@ public enum MeasuredThing
     Additive,
     Pigment,
     Fibre,
+
+    /// <summary>Off a truck.</summary>
+    ReadyMix,
 }
 
 /// <param name="What">Is measured.</param>

@@ -15,6 +15,17 @@ public abstract record MixSaid(Exposure Exposure, Containers Containers, IReadOn
     /// <param name="Doses">Stirred in.</param>
     public sealed record Bagged(BagMix Bag, Volume Water, double CementAddedPct, Exposure Exposure, Containers Containers, IReadOnlyList<Dose> Doses) : MixSaid(Exposure, Containers, Doses);
 
+    /// <param name="Class">Strength class that is asked for.</param>
+    /// <param name="StoneMm">Largest stone.</param>
+    /// <param name="Consistency">How it is to move.</param>
+    /// <param name="Air">It comes with air for frost.</param>
+    /// <param name="Terms">The supplier's.</param>
+    /// <param name="Exposure">Where it will lie.</param>
+    /// <param name="Containers">Not used, and kept.</param>
+    /// <param name="Doses">Put in at the plant.</param>
+    public sealed record Ready(
+        Strength Class, double StoneMm, Consistency Consistency, bool Air, TruckTerms Terms, Exposure Exposure, Containers Containers, IReadOnlyList<Dose> Doses) : MixSaid(Exposure, Containers, Doses);
+
     /// <param name="Parts">By loose volume.</param>
     /// <param name="StoneMm">Largest stone.</param>
     /// <param name="Consistency">How it is to move.</param>
@@ -58,6 +69,7 @@ public static class MixAdvice
         {
             MixSaid.Bagged bagged => Bagged(bagged, at, of, remarks),
             MixSaid.ByParts parts => ByParts(parts, at, of, remarks),
+            MixSaid.Ready ready => Ready(ready, at, of, remarks),
             _ => throw new System.Diagnostics.UnreachableException(),
         };
         CheckDoses(recipe, at, remarks);
@@ -195,6 +207,14 @@ public static class MixAdvice
                 WaterPct: Moistures.BallastWaterShare(moisture) * 100),
             mix.BallastKg, Source.SitePractice);
         remarks.WhyOf(of, new Why.PartsStrength(WaterCement: mix.WaterCement), f28.Megapascals, Source.Aci211);
+        return recipe;
+    }
+
+    private static ReadyRecipe Ready(MixSaid.Ready said, MixPlaces at, string of, Remarks remarks)
+    {
+        var recipe = ReadyRecipe.Of(said.Class, said.StoneMm, said.Consistency, said.Air, said.Terms, said.Containers, said.Doses);
+        remarks.Note(at.Self, new Notice.NoWaterBeyondTheTicket());
+        remarks.WhyOf(of, new Why.ReadyStrength(WaterCement: recipe.Mix.WaterCement ?? 0, Air: said.Air), said.Class.Megapascals, Source.Aci211);
         return recipe;
     }
 

@@ -46,6 +46,19 @@ public abstract partial record Notice
     public sealed record CoarselyMeasured(double OffPct, double YieldPct) : Notice;
 }
 
+public abstract partial record Notice
+{
+    /// <summary>What the ticket says is in it; water at the site is nobody's to answer for.</summary>
+    public sealed record NoWaterBeyondTheTicket : Notice;
+
+    public sealed record ComesUntilBeforeFrom : Notice;
+}
+
+public abstract partial record Why
+{
+    public sealed record ReadyStrength(double WaterCement, bool Air) : Why;
+}
+
 public abstract partial record Mend
 {
     public sealed record OtherBag(double F28Mpa, double CostMoney, string Bag) : Mend;

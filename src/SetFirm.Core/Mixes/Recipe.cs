@@ -10,6 +10,9 @@ public abstract record Recipe(ConcreteMix Mix, BatchUnit Unit, double StoneMm, I
     /// <summary>Doses are meant for a bag, or for this much cement, kg.</summary>
     public const double CementBagKg = 25;
 
+    /// <summary>How old it is when it reaches the site.</summary>
+    public virtual NodaTime.Duration Age => NodaTime.Duration.Zero;
+
     /// <summary>A batch of so many units, measured out.</summary>
     /// <param name="units">Of this recipe.</param>
     /// <param name="batches">How many like it.</param>

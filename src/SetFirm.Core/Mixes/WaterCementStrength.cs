@@ -38,6 +38,20 @@ public static class WaterCementStrength
     private static readonly ImmutableArray<(double Ratio, double Mpa)> AirEntrained =
         [(0.40, 34.5), (0.48, 27.6), (0.59, 20.7), (0.74, 13.8)];
 
+    /// <summary>The leanest w/c that gives a strength by the table; past its rich end the richest that it is extrapolated to.</summary>
+    public static double LeanestFor(Strength wanted, bool airEntrained)
+    {
+        var (rich, lean) = ((airEntrained ? AirEntrained : Plain)[0].Ratio - MayExtrapolate, Leanest(airEntrained));
+        // Strength falls with w/c: halved until it does not matter.
+        for (var i = 0; i < 50; i++)
+        {
+            var middle = (rich + lean) / 2;
+            (rich, lean) = Of(middle, airEntrained).Strength.Megapascals >= wanted.Megapascals ? (middle, lean) : (rich, middle);
+        }
+
+        return rich;
+    }
+
     /// <param name="ratio">Water over cement by mass, above 0.</param>
     /// <param name="airEntrained">Which row of the table.</param>
     public static TableStrength Of(double ratio, bool airEntrained)

@@ -267,7 +267,7 @@ public static class Planner
         job.Build.Plastic,
         job.Cure.Method,
         Math.Clamp(job.Mixing.Hands, 1, LoadAdvice.MostHands),
-        [.. pours.Where(p => p.Mix is not null).Select(p => new PourMeasured(p.Mix!.Recipe, p.Sketch.Date, p.Units, p.Load?.Batches.Units.Sum() ?? 0, p.MeasuredOut))],
+        [.. pours.Where(p => p.Mix is not null).Select(p => new PourMeasured(p.Mix!.Recipe, p.Sketch.Date, p.Units, p.Load?.Batches.Units.Sum() ?? 0, p.MeasuredOut, p.WaitMin))],
         job.Build.Sold);
 
     private static BuyElement Bought(ElementPlan element, ElementBuild built) => new(

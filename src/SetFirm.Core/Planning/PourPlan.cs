@@ -45,6 +45,11 @@ public sealed record PourLoad(
     PourTask? Task)
 {
     public Duration? Mixing => Load is null ? null : PourSchedule.Of(Load, default).Mixing;
+
+    /// <summary>Minutes that trucks wait beyond what is in their price.</summary>
+    public double WaitMin => Load is null || Mix?.Recipe is not ReadyRecipe truck
+        ? 0
+        : PourSchedule.Of(Load, default).OnSite(truck.Age).Sum(t => Math.Max(0, Math.Ceiling((t - truck.Terms.OnSite).TotalMinutes - 1e-6)));
 }
 
 /// <summary>One pour in full: batches, day and cure. It is kept, and asked again when the weather changes or something is told.</summary>

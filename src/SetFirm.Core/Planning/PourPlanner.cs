@@ -53,7 +53,8 @@ internal sealed class PourPlanner(
         var mix = mixes.GetValueOrDefault(sketch.Mix);
         var litres = sketch.Litres;
         var holdBack = litres < NoHoldBackL && sketch.Parts.All(p => Of(p).Traits.InMould) ? 0 : LoadAdvice.HoldBackL;
-        var (here, at) = Mixing(sketch, own);
+        var (mixer, at) = Mixing(sketch, own);
+        var here = mix is null ? mixer : mixer?.For(mix.Recipe);
         var laying = Layings.Of(sketch.Parts.Select(p => (Of(p), p.Litres, Of(p).FaceM2 * p.FaceShare)));
         // Spread over all of it: one batch may fill two elements.
         var fibre = sketch.Parts.Sum(p => Of(p).Build is { Steel: { Fibre.Kilograms: > 0 and var kg } } && Of(p).OrderL > 0 ? kg * p.Litres / Of(p).OrderL : 0) / Math.Max(litres, 1e-9) * 1000;

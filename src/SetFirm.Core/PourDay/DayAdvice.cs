@@ -54,6 +54,7 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
         Hands();
         Light();
         WorkingHours();
+        TruckComes();
     }
 
     private Remedy StartAt(Mend does, LocalTime time) => new(does, [new Edit(at.Start, Text: TimePattern.Format(time))]);
@@ -324,6 +325,23 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
         }
 
         return null;
+    }
+
+    // A supplier has days and hours of its own.
+    private void TruckComes()
+    {
+        if (task.Recipe is not ReadyRecipe { Terms: var terms } || terms.Comes(task.Date + task.Start))
+        {
+            return;
+        }
+
+        var time = task.Start < terms.From ? terms.From : task.Start > terms.Until ? terms.Until : task.Start;
+        var day = terms.NextDay(task.Date);
+        remarks.Warn(
+            task.At.Date, new Notice.TruckDoesNotCome(HoursFrom: Hours(terms.From), HoursUntil: Hours(terms.Until), Saturdays: terms.Saturdays),
+            new Remedy(
+                new Mend.WhenTruckComes(Date: day, StartH: Hours(time)),
+                [new Edit(task.At.Date, Text: NodaTime.Text.LocalDatePattern.Iso.Format(day)), new Edit(task.At.Start, Text: time.ToString("HH:mm", System.Globalization.CultureInfo.InvariantCulture))]));
     }
 
     private void WorkingHours()

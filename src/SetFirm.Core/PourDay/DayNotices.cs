@@ -36,6 +36,9 @@ public abstract partial record Notice
     /// <summary>Hands are with another zone while this one closes.</summary>
     public sealed record ZonesCollide(Pass Pass, int Zone, double LateMin, int Hands) : Notice;
 
+    /// <summary>The supplier does not come then.</summary>
+    public sealed record TruckDoesNotCome(double HoursFrom, double HoursUntil, bool Saturdays) : Notice;
+
     /// <summary>Nobody begins at this hour.</summary>
     public sealed record OutsideWorkingHours(double HoursFrom, double HoursUntil) : Notice;
 
@@ -46,6 +49,8 @@ public abstract partial record Notice
 
 public abstract partial record Mend
 {
+    public sealed record WhenTruckComes(NodaTime.LocalDate Date, double StartH) : Mend;
+
     public sealed record AddMixer(int Mixers, double AgeMin, double LimitMin) : Mend;
 
     public sealed record Retard(double Doses, double AgeMin, double LimitMin) : Mend;

@@ -66,8 +66,11 @@ public sealed record PourTask
 
     public required TaskPlaces At { get; init; }
 
-    /// <summary>First water; an hour that a clock change skips or repeats is read leniently (later, or first).</summary>
-    public Instant StartsAt => (Date + Start).InZoneLeniently(Zone).ToInstant();
+    /// <summary>First water; of what a truck brings that was before it came. An hour that a clock change skips or repeats is read leniently (later, or first).</summary>
+    public Instant StartsAt => (Date + Start).InZoneLeniently(Zone).ToInstant() - Recipe.Age;
+
+    /// <summary>A truck comes then; whoever mixes is there anyway.</summary>
+    public bool Comes(LocalDateTime at) => Recipe is not ReadyRecipe { Terms: var terms } || terms.Comes(at);
 
     /// <summary>Water as said; where that cannot be, something near it.</summary>
     public double WaterC(HourlyWeather weather)

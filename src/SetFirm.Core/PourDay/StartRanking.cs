@@ -66,7 +66,8 @@ public sealed record StartRanking(ImmutableArray<RankedStart> Hours, ImmutableAr
             return None;
         }
 
-        var starts = HoursOf(weather, task.Zone, from.Minute == 0 ? from.Hour : from.Hour + 1, until.Hour).Where(s => notBefore is not { } first || s.At >= first).ToArray();
+        var starts = HoursOf(weather, task.Zone, from.Minute == 0 ? from.Hour : from.Hour + 1, until.Hour)
+            .Where(s => task.Comes(s.Local)).Select(s => (s.Local, At: s.At - task.Recipe.Age)).Where(s => s.At >= weather.Start && (notBefore is not { } first || s.At >= first)).ToArray();
         var odds = Odds(
             [.. starts.Select(s => s.At)], weather, Setting.Members.Of(weather, members), DayPlanner.ManyPaths,
             start => Settled.Of(task, task.Load, weather, start, DayPlanner.ManyPaths));

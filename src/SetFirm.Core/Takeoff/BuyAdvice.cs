@@ -90,7 +90,7 @@ public static class BuyAdvice
     private static IEnumerable<Need> Concrete(PourMeasured pour, UnitSystem sold)
     {
         double? Measured(MeasuredThing what) => pour.Batched > 0 && pour.MeasuredOut.FirstOrDefault(m => m.What == what) is { } measured ? measured.Kg * pour.Units / pour.Batched : null;
-        return RecipeNeeds.Of(pour.Recipe, pour.Units, sold, Measured);
+        return RecipeNeeds.Of(pour.Recipe, pour.Units, sold, Measured).Append(new Need(Goods.TruckWait, pour.WaitMin));
     }
 
     private static IEnumerable<Need> Cuts(BuyJob job) =>

@@ -40,7 +40,8 @@ public sealed record BuyElement(
 /// <param name="Units">Of it.</param>
 /// <param name="Batched">Units that were measured out; 0 where nothing is batched yet.</param>
 /// <param name="MeasuredOut">Of each thing.</param>
-public sealed record PourMeasured(Recipe Recipe, LocalDate? Date, int Units, int Batched, IReadOnlyList<Measure> MeasuredOut);
+/// <param name="WaitMin">A truck waits so long beyond what is in its price.</param>
+public sealed record PourMeasured(Recipe Recipe, LocalDate? Date, int Units, int Batched, IReadOnlyList<Measure> MeasuredOut, double WaitMin = 0);
 
 /// <summary>Everything that a job uses.</summary>
 /// <param name="Elements">What each takes.</param>

@@ -90,6 +90,12 @@ public static class Buying
         Span<int> counts = stackalloc int[MostPacks];
         foreach (var (good, amount, _) in needs)
         {
+            if (good.Step > 0)
+            {
+                cost += amount > Slack ? Ordered(good, Math.Min(Most, amount)) * prices.Of(good, good.Packs[0]).Price : 0;
+                continue;
+            }
+
             Choose(good, Math.Min(Most, amount), prices, counts);
             for (var i = 0; i < good.Packs.Length; i++)
             {
@@ -107,6 +113,12 @@ public static class Buying
     {
         ArgumentNullException.ThrowIfNull(good);
         ArgumentNullException.ThrowIfNull(prices);
+        if (good.Step > 0)
+        {
+            var (each, noted) = prices.Of(good, good.Packs[0]);
+            return amount > Slack && Ordered(good, amount) is var ordered ? [new Bought(new Pack(ordered, good.Packs[0].Price * ordered), 1, each * ordered, noted)] : [];
+        }
+
         Span<int> counts = stackalloc int[MostPacks];
         Choose(good, amount, prices, counts);
         var chosen = ImmutableArray.CreateBuilder<Bought>(good.Packs.Length);
@@ -121,6 +133,8 @@ public static class Buying
 
         return chosen.DrainToImmutable();
     }
+
+    private static double Ordered(Good good, double amount) => Math.Ceiling((amount / good.Step) - Slack) * good.Step;
 
     // How many of each size.
     private static void Choose(Good good, double amount, PriceBook prices, Span<int> best)

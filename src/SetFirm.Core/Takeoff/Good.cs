@@ -65,6 +65,7 @@ public enum GoodKind
     Gloves,
     Goggles,
     DustMask,
+    Truck,
 }
 
 /// <summary>What it is counted in.</summary>
@@ -75,6 +76,8 @@ public enum GoodUnit
     L,
     M,
     M2,
+    M3,
+    Min,
 }
 
 /// <summary>One size that a thing is sold in.</summary>
@@ -92,6 +95,9 @@ public readonly record struct Pack(double Size, double Price);
 /// <param name="KgPerUnit">To carry.</param>
 public sealed record Good(GoodKind Kind, string Of, double LengthM, GoodGroup Group, GoodUnit Unit, ImmutableArray<Pack> Packs, double KgPerUnit)
 {
+    /// <summary>Sold by any amount, rounded up to this much of its unit and priced by it; 0 is sold in its packs.</summary>
+    public double Step { get; init; }
+
     /// <summary>Stable name in job files: <c>sand</c>, <c>board/47x100/3000</c>.</summary>
     public string Id { get; } = string.Join('/', Parts(Kind, Of, LengthM));
 

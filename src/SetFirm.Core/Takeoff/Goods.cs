@@ -132,6 +132,15 @@ public static class Goods
 
     private static string Camel(Additive additive) => System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName(additive.ToString());
 
+    /// <summary>What a truck brings, and what it asks besides: by the tenth of a cubic metre, for what is missing of its least, each time, and by the minute that it waits.</summary>
+    public static Good TruckM3 { get; } = Of(GoodKind.Truck, GoodGroup.Concrete, GoodUnit.M3, 0, "m3", 0, new Pack(1, 145)) with { Step = 0.1 };
+
+    public static Good TruckShort { get; } = Of(GoodKind.Truck, GoodGroup.Concrete, GoodUnit.M3, 0, "short", 0, new Pack(1, 35)) with { Step = 0.1 };
+
+    public static Good TruckDelivery { get; } = Of(GoodKind.Truck, GoodGroup.Concrete, GoodUnit.Piece, 0, "delivery", 0, new Pack(1, 65));
+
+    public static Good TruckWait { get; } = Of(GoodKind.Truck, GoodGroup.Concrete, GoodUnit.Min, 0, "wait", 0, new Pack(1, 1.5)) with { Step = 1 };
+
     private static Good Of(GoodKind kind, GoodGroup group, GoodUnit unit, double kgPerUnit, string of, double lengthM, params ReadOnlySpan<Pack> packs) =>
         new(kind, of, lengthM, group, unit, [.. packs], kgPerUnit);
 }

@@ -7,7 +7,7 @@ namespace SetFirm.Core.Takeoff;
 public static class RecipeNeeds
 {
     /// <param name="recipe">Of the mix.</param>
-    /// <param name="units">Of it: half bags, or quarter containers of cement.</param>
+    /// <param name="units">Of it.</param>
     /// <param name="sold">Where.</param>
     /// <param name="measured">Dry kilograms that measuring in quarters takes, of a thing; null where nothing is batched yet.</param>
     public static IEnumerable<Need> Of(Recipe recipe, int units, UnitSystem sold, Func<MeasuredThing, double?> measured)
@@ -18,9 +18,17 @@ public static class RecipeNeeds
         {
             BaggedRecipe bagged => Bags(bagged, units, sold),
             PartsRecipe parts => Parts(parts, units, sold, measured),
+            ReadyRecipe ready => Truck(ready, units),
             _ => throw new System.Diagnostics.UnreachableException(),
         };
-        return recipe.Doses.Count == 0 ? dry : dry.Concat(Doses(recipe, units));
+        // What goes into a truck goes in at the plant.
+        return recipe.Doses.Count == 0 || recipe is ReadyRecipe ? dry : dry.Concat(Doses(recipe, units));
+    }
+
+    private static IEnumerable<Need> Truck(ReadyRecipe recipe, int units)
+    {
+        var ordered = TruckPrice.OrderedM3(recipe.Unit.Yield.CubicMetres * units);
+        return [new Need(Goods.TruckM3, ordered), new Need(Goods.TruckShort, Math.Max(0, TruckPrice.LeastM3 - ordered)), new Need(Goods.TruckDelivery, TruckPrice.Loads(ordered))];
     }
 
     private static IEnumerable<Need> Bags(BaggedRecipe recipe, int units, UnitSystem sold)

@@ -24,13 +24,14 @@ public sealed record TruckPrice(double PerM3, double MinimumM3, double ShortPerM
     /// <summary>Ordered to a tenth of a cubic metre.</summary>
     public const double StepM3 = 0.1;
 
-    /// <summary>One load of a common truck.</summary>
-    public const double LoadM3 = 6;
+    /// <summary>Under so much, what is missing is charged. Source: common terms.</summary>
+    public const double LeastM3 = 3;
 
     public static TruckPrice Of(PriceBook prices)
     {
         ArgumentNullException.ThrowIfNull(prices);
-        return new(prices.Of(PerM3Id, 145), 3, prices.Of(ShortId, 35), prices.Of(DeliveryId, 65));
+        double Each(Good good) => prices.Of(good, good.Packs[0]).Price;
+        return new(Each(Goods.TruckM3), LeastM3, Each(Goods.TruckShort), Each(Goods.TruckDelivery));
     }
 
     /// <summary>Rounded up to what is sold.</summary>
@@ -39,9 +40,11 @@ public sealed record TruckPrice(double PerM3, double MinimumM3, double ShortPerM
     public double Cost(double wantedM3)
     {
         var ordered = OrderedM3(wantedM3);
-        var loads = Math.Max(1, Math.Ceiling((ordered / LoadM3) - 1e-9));
-        return (ordered * PerM3) + (Math.Max(0, MinimumM3 - ordered) * ShortPerM3) + (loads * Delivery);
+        return (ordered * PerM3) + (Math.Max(0, MinimumM3 - ordered) * ShortPerM3) + (Loads(ordered) * Delivery);
     }
+
+    /// <summary>So often it comes.</summary>
+    public static int Loads(double orderedM3) => (int)Math.Clamp(Math.Ceiling((orderedM3 / Mixes.ReadyRecipe.LoadM3) - 1e-9), 1, 1e6);
 }
 
 /// <summary>One way of getting a volume: money and hours as functions of it.</summary>

@@ -94,7 +94,7 @@ public static class Ways
     {
         var (containers, doses) = (recipe.Containers, recipe.Doses);
         var moisture = said is MixSaid.ByParts { Moisture: var m } ? m : Moisture.Damp;
-        var found = Bags(context, containers, doses).Concat(Schools(context, moisture, containers, doses)).Append(Truck(context)).ToList();
+        var found = Bags(context, containers, doses).Concat(Schools(context, moisture, containers, doses)).Append(Truck(context, containers)).ToList();
         // The job's own is told as the job has it: with its own water, and its own additives.
         var mine = found.FindIndex(w => IsTaken(w, said));
         if (mine >= 0)
@@ -167,21 +167,29 @@ public static class Ways
         }
     }
 
-    private static Way Truck(WaysContext context)
+    private static Way Truck(WaysContext context, Containers containers)
     {
         var demand = context.Demand;
         var asked = TruckClasses.FirstOrDefault(c => c >= demand.LeastMpa, TruckClasses[^1]);
-        var cost = TruckPrice.Of(context.Prices).Cost(context.OrderL / 1000);
-        return new Way(
-            WayKind.Truck, null, null, 0, null, null, 0, null, demand.AirShare > 0, asked, null, cost, PerLitre(cost, context), TruckHours(context.OrderL, context), 0,
-            demand.MostStoneMm < 10 ? [WayMisfit.StoneTooLarge] : asked < demand.LeastMpa ? [WayMisfit.TooWeak] : [], false, false);
+        var usual = context.Uses.SelectMany(u => MixUses.Ways(u)).FirstOrDefault() ?? MixUses.Ways(MixUse.Slab)[0];
+        var stone = TradeSizes.Over(usual.StoneMm, demand.MostStoneMm) ? LeastTruckStoneMm : Math.Max(usual.StoneMm, LeastTruckStoneMm);
+        var terms = new TruckTerms(
+            NodaTime.Duration.FromMinutes(TruckTerms.UsualAgeMin), NodaTime.Duration.FromMinutes(TruckTerms.UsualOnSiteMin), NodaTime.Duration.FromMinutes(TruckTerms.UsualLimitMin),
+            Chute: false, Saturdays: false, new NodaTime.LocalTime(7, 0), new NodaTime.LocalTime(16, 0));
+        // A class of its own for a w/c that is asked for.
+        var recipe = TruckClasses.Where(c => c >= asked).Select(c => ReadyRecipe.Of(Strength.FromMegapascals(c), stone, usual.Consistency, demand.AirShare > 0, terms, containers, [])).ToArray();
+        var fits = recipe.FirstOrDefault(r => !(r.Mix.WaterCement > demand.MostWaterCement + 1e-9)) ?? recipe[^1];
+        return Weighed(fits, context, WayKind.Truck) with { StoneMm = stone, Consistency = usual.Consistency, AirEntrained = demand.AirShare > 0 };
     }
+
+    /// <summary>No truck brings finer stone, mm.</summary>
+    private const double LeastTruckStoneMm = 10;
 
     private static Way Weighed(Recipe recipe, WaysContext context, WayKind kind)
     {
         var units = (int)Math.Min(int.MaxValue / 4, Math.Ceiling((context.OrderL / recipe.Unit.Yield.Litres) - 1e-9));
         var (cost, kg) = Buying.Total(RecipeNeeds.Of(recipe, Math.Max(1, units), context.Sold, _ => null), context.Prices);
-        var hours = Hours(recipe.Unit, context.OrderL, context);
+        var hours = Hours(recipe.Unit, context.OrderL, context with { Place = context.Place?.For(recipe) });
         ImmutableArray<WayMisfit> misfits = context.Place is not null && hours is null ? [.. Misfits(recipe, context.Demand), WayMisfit.NotInThisMixer] : [.. Misfits(recipe, context.Demand)];
         return new Way(
             kind, null, null, 0, null, null, recipe.StoneMm, null, false, recipe.Mix.F28.Megapascals, recipe.Mix.WaterCement, cost, PerLitre(cost, context),
@@ -231,6 +239,7 @@ public static class Ways
     {
         MixSaid.Bagged bagged => bagged.Bag.Id == way.Bag && bagged.CementAddedPct == way.CementAddedPct,
         MixSaid.ByParts parts => way.Parts == parts.Parts,
+        MixSaid.Ready => way.Kind == WayKind.Truck,
         _ => throw new System.Diagnostics.UnreachableException(),
     };
 

@@ -21,6 +21,7 @@ namespace SetFirm.Core.Telling;
 /// <param name="Tasks">Who does what.</param>
 /// <param name="Round">Where the minutes go from one batch to the next.</param>
 /// <param name="Pace">The figures it is worked out with: the usual, or the crew's own.</param>
+/// <param name="Truck">Where one brings it.</param>
 /// <param name="Placing">How the air is got out of each element of the pour.</param>
 public sealed record LoadReport(
     double CapacityL,
@@ -37,7 +38,16 @@ public sealed record LoadReport(
     IReadOnlyList<CrewTask> Tasks,
     RoundChart Round,
     PaceFigures Pace,
+    TruckReport? Truck,
     IReadOnlyList<PlacingReport> Placing);
+
+/// <param name="Loads">So often it comes.</param>
+/// <param name="VolumeL">All that is placed.</param>
+/// <param name="ArrivesAt">The first; null while the day is not known.</param>
+/// <param name="AgeMin">Of what it brings, when it comes.</param>
+/// <param name="OnSiteMin">Of the one that is there the longest, until it is empty.</param>
+/// <param name="OffMin">From the water in it until the last of it lies.</param>
+public sealed record TruckReport(int Loads, double VolumeL, Instant? ArrivesAt, double AgeMin, double OnSiteMin, double OffMin);
 
 /// <param name="Element">Index of the element.</param>
 /// <param name="How">By what.</param>

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using NodaTime;
 using SetFirm.Core.Batching;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Planning;
@@ -38,9 +39,16 @@ internal static class LoadTelling
             load.Crew.Tasks,
             RoundChart.Of(load),
             load.Place.Figures,
+            mix.Recipe is ReadyRecipe ? Truck(load, schedule, day?.Start + load.Age) : null,
             [
                 .. elements.Where(e => loads.Sketch.Parts.Any(p => p.Element == e.Index))
                     .Select(e => new PlacingReport(e.Index, e.Consolidating.How, e.Consolidating.Lifts, e.Consolidating.LiftMm)),
             ]);
+    }
+
+    private static TruckReport Truck(LoadPlan load, PourSchedule schedule, Instant? arrives)
+    {
+        Duration[] sites = [.. schedule.OnSite(load.Age)];
+        return new TruckReport(sites.Length, load.Batches.Total.Litres, arrives, load.Age.TotalMinutes, sites.Max().TotalMinutes, schedule.Batches.Max(b => b.Placed - b.WaterAdded).TotalMinutes);
     }
 }

@@ -17,6 +17,7 @@ namespace SetFirm.Core.Telling;
 /// <param name="FinalSetH">At 20 °C.</param>
 /// <param name="Bagged">Where it comes in bags.</param>
 /// <param name="Parts">Where it is mixed by parts.</param>
+/// <param name="Ready">Where a truck brings it.</param>
 /// <param name="Ladder">Strength at other waters, for the drawing: w/c against MPa over what the mix can take.</param>
 /// <param name="Demand">What it has to be; told of the job's first.</param>
 /// <param name="Ways">How to get it, the proposed one first.</param>
@@ -32,9 +33,19 @@ public sealed record MixReport(
     double FinalSetH,
     BaggedReport? Bagged,
     PartsReport? Parts,
+    ReadyReport? Ready,
     IReadOnlyList<WaterStrength> Ladder,
     MixDemand? Demand,
     IReadOnlyList<WayReport> Ways);
+
+/// <param name="OrderL">By the tenth of a cubic metre, hold-back included.</param>
+/// <param name="Loads">So often it comes.</param>
+/// <param name="ClassMpa">That is asked for.</param>
+/// <param name="StoneMm">Largest.</param>
+/// <param name="SlumpMm">Aimed at.</param>
+/// <param name="AirPct">Of the volume.</param>
+/// <param name="Chute">It runs off the chute where it is wanted.</param>
+public sealed record ReadyReport(double OrderL, int Loads, double ClassMpa, double StoneMm, double SlumpMm, double AirPct, bool Chute);
 
 /// <param name="Bag">Id in the catalogue.</param>
 /// <param name="Count">Whole bags to have, hold-back included.</param>

@@ -25,6 +25,7 @@ internal static class MixTelling
             concrete.ToFinalSet.TotalHours,
             recipe is BaggedRecipe bagged ? Bagged(bagged, units) : null,
             recipe is PartsRecipe parts ? Parts(parts, units) : null,
+            recipe is ReadyRecipe ready ? Ready(ready, units) : null,
             recipe.Ladder(),
             first ? plan.Wanted?.Demand : null,
             first ? [.. plan.Ways.Select(w => new WayReport(w, Taking(w, plan.Said.Mix)))] : []);
@@ -57,6 +58,17 @@ internal static class MixTelling
             Consistency = way.Consistency ?? Consistency.Plastic,
             Moisture = said is PartsMixDocument { Moisture: var moisture } ? moisture : Moisture.Damp,
         },
+        { Kind: WayKind.Truck } => new ReadyMixDocument
+        {
+            Id = said.Id,
+            Exposure = said.Exposure,
+            Containers = said.Containers,
+            Additives = said.Additives with { AirEntrainer = 0 },
+            StrengthMpa = way.F28Mpa,
+            StoneMm = way.StoneMm,
+            Consistency = way.Consistency ?? Consistency.Plastic,
+            Air = way.AirEntrained,
+        },
         _ => null,
     };
 
@@ -67,6 +79,12 @@ internal static class MixTelling
         return new BaggedReport(
             bag.Id, count, kg, count * kg, recipe.Unit.Yield.Litres * BaggedRecipe.UnitsPerBag, recipe.Water.Litres, bag.LeastWater.Litres, bag.MostWater.Litres, count * recipe.CementAddedKg,
             recipe.Water.Litres * units / BaggedRecipe.UnitsPerBag);
+    }
+
+    private static ReadyReport Ready(ReadyRecipe recipe, int units)
+    {
+        var ordered = TruckPrice.OrderedM3(recipe.Unit.Yield.CubicMetres * units);
+        return new ReadyReport(ordered * 1000, TruckPrice.Loads(ordered), recipe.Class.Megapascals, recipe.StoneMm, recipe.SlumpMm, recipe.Mix.AirShare * 100, recipe.Terms.Chute);
     }
 
     private static PartsReport Parts(PartsRecipe recipe, int units)

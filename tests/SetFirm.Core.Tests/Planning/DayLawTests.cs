@@ -34,10 +34,10 @@ public sealed class DayLawTests
         from mixers in Gen.Int[1, 2]
         from finish in Gen.Enum<Finish>()
         from method in Gen.Enum<CuringMethod>()
-        from parts in Gen.Bool
+        from mix in Gen.Int[0, 2]
         from millimetres in Gen.Int[60, 180]
         let job = Samples.Terrace().WithSlab(s => s with { Finish = finish, Thickness = $"{millimetres} mm" }).Cured(method)
-        select job with { Mixing = job.Mixing with { Hands = hands, Mixers = mixers }, Mix = parts ? Samples.OneTwoThree() : job.Mix };
+        select job with { Mixing = job.Mixing with { Hands = hands, Mixers = mixers }, Mix = mix switch { 0 => job.Mix, 1 => Samples.OneTwoThree(), _ => Samples.Ready() } };
 
     [Fact]
     public void No_window_opens_before_its_zone_lies_there_nor_closes_before_it_opens_and_bands_hold_them() => Gen.Select(Jobs, Weathers).Sample(

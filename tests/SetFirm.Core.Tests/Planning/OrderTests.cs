@@ -25,7 +25,7 @@ public sealed class OrderTests
 
     private static readonly (string Name, Func<MixDocument, MixDocument> Of)[] Mixes =
     [
-        ("as it opens", m => m), ("by parts", _ => Samples.OneTwoThree()), ("rapid", m => Bag(m, "rapid-60lb")), ("rapid mortar", m => Bag(m, "rapid-mortar-55lb")),
+        ("as it opens", m => m), ("by parts", _ => Samples.OneTwoThree()), ("by truck", _ => Samples.Ready()), ("rapid", m => Bag(m, "rapid-60lb")), ("rapid mortar", m => Bag(m, "rapid-mortar-55lb")),
         ("retarded", m => m with { Additives = m.Additives with { Retarder = 1 } }),
     ];
 

@@ -181,7 +181,7 @@ public sealed class PlannerTests
     [Fact]
     public void Every_figure_that_is_explained_carries_its_inputs_and_a_source()
     {
-        foreach (var job in new[] { Samples.Terrace(), Samples.Terrace() with { Mix = Samples.OneTwoThree() }, Samples.Coated(), Kinds.Job(Kinds.All()) })
+        foreach (var job in new[] { Samples.Terrace(), Samples.Terrace() with { Mix = Samples.OneTwoThree() }, Samples.Terrace() with { Mix = Samples.Ready() }, Samples.Coated(), Kinds.Job(Kinds.All()) })
         {
             var report = Plans.Of(job, Mild);
             var explained = report.Explanations;
@@ -192,7 +192,7 @@ public sealed class PlannerTests
 
         Enum.GetValues<Source>().Select(Citations.Of).ShouldAllBe(c => c.Reference.Length > 0 && c.Range.Length > 0);
         FindingReading.Family(typeof(Why)).Except(
-            new[] { Samples.Terrace(), Samples.Terrace() with { Mix = Samples.OneTwoThree() }, Samples.Coated(), Kinds.Job(Kinds.All()) }
+            new[] { Samples.Terrace(), Samples.Terrace() with { Mix = Samples.OneTwoThree() }, Samples.Terrace() with { Mix = Samples.Ready() }, Samples.Coated(), Kinds.Job(Kinds.All()) }
                 .SelectMany(j => Plans.Of(j, Mild).Explanations).Select(e => e.Says.GetType())).ShouldBeEmpty();
     }
 

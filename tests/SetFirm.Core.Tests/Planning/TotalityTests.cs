@@ -21,6 +21,7 @@ public sealed class TotalityTests
     [
         Samples.Terrace(),
         Samples.Terrace() with { Mix = Samples.OneTwoThree() },
+        Samples.Terrace() with { Mix = Samples.Ready() },
         Kinds.Job(Kinds.All()),
         Samples.Terrace() with { Mixing = new MixingDocument { Mixer = new BarrowDocument { Size = "60 L" }, Hands = 1, BarrowRun = "0", WaterC = 40 } },
     ];

@@ -434,7 +434,7 @@ export interface components {
         BatchRecipe: {
             /**
              * Format: int32
-             * @description Half bags, or quarter containers of cement.
+             * @description Half bags, or eighths of a container of cement.
              */
             units: number;
             /**
@@ -1305,6 +1305,8 @@ export interface components {
             /** @enum {string} */
             kind: "curb";
             path: components["schemas"]["StretchDocument"][];
+            /** @description It stands on a slab that is there: nothing is dug, and its forms are nailed to it and tied. */
+            onSlab?: boolean;
             /** @description A length. */
             height: string;
             /** @description A length, or empty where top and batter are said. */
@@ -1325,8 +1327,6 @@ export interface components {
             ease: components["schemas"]["EdgeEase"];
             /** @description A length: radius, or leg of the chamfer. Empty where sharp. */
             easeSize?: string;
-            /** @description It stands on a slab that is there: nothing is dug, and its forms are nailed to it and tied. */
-            onSlab?: boolean;
             /** @description What pours name it by; it stays. */
             id?: string;
             name: string;
@@ -1511,6 +1511,11 @@ export interface components {
             kind: "profile";
             /** @description A length. */
             length: string;
+            /** @description Its top lies on the bottom of the mould, its foot is open. */
+            topDown?: boolean;
+            casting: components["schemas"]["MouldsDocument"];
+            /** @description It lies on supports and carries between them. */
+            spans?: boolean;
             /** @description A length. */
             height: string;
             /** @description A length, or empty where top and batter are said. */
@@ -1531,11 +1536,6 @@ export interface components {
             ease: components["schemas"]["EdgeEase"];
             /** @description A length: radius, or leg of the chamfer. Empty where sharp. */
             easeSize?: string;
-            /** @description Its top lies on the bottom of the mould, its foot is open. */
-            topDown?: boolean;
-            casting: components["schemas"]["MouldsDocument"];
-            /** @description It lies on supports and carries between them. */
-            spans?: boolean;
             /** @description What pours name it by; it stays. */
             id?: string;
             name: string;
@@ -1991,12 +1991,12 @@ export interface components {
          * @description What kind of thing; the browser has its words.
          * @enum {unknown}
          */
-        GoodKind: "bag" | "cement" | "sand" | "stone" | "ballast" | "additive" | "pigment" | "baseStone" | "pebbles" | "board" | "stake" | "splicePlate" | "formScrew" | "masonryNail" | "sheet" | "bendStrip" | "mouldScrew" | "seamSealant" | "releaseOil" | "bar" | "meshSheet" | "fibre" | "scrim" | "chair" | "tieWire" | "isolationStrip" | "bondBreaker" | "plastic" | "tape" | "burlap" | "curingCompound" | "cureAndSeal" | "sealer" | "gloves" | "goggles" | "dustMask";
+        GoodKind: "bag" | "cement" | "sand" | "stone" | "ballast" | "additive" | "pigment" | "baseStone" | "pebbles" | "board" | "stake" | "splicePlate" | "formScrew" | "masonryNail" | "sheet" | "bendStrip" | "mouldScrew" | "seamSealant" | "releaseOil" | "bar" | "meshSheet" | "fibre" | "scrim" | "chair" | "tieWire" | "isolationStrip" | "bondBreaker" | "plastic" | "tape" | "burlap" | "curingCompound" | "cureAndSeal" | "sealer" | "gloves" | "goggles" | "dustMask" | "truck";
         /**
          * @description What it is counted in.
          * @enum {unknown}
          */
-        GoodUnit: "piece" | "kg" | "l" | "m" | "m2";
+        GoodUnit: "piece" | "kg" | "l" | "m" | "m2" | "m3" | "min";
         GroupCost: {
             group: components["schemas"]["GoodGroup"];
             /** Format: double */
@@ -2828,6 +2828,7 @@ export interface components {
             round: components["schemas"]["RoundChart"];
             /** @description The figures it is worked out with: the usual, or the crew's own. */
             pace: components["schemas"]["PaceFigures"];
+            truck: null | components["schemas"]["TruckReport"];
             /** @description How the air is got out of each element of the pour. */
             placing: components["schemas"]["PlacingReport"][];
         };
@@ -2891,14 +2892,14 @@ export interface components {
          * @description What is measured.
          * @enum {unknown}
          */
-        MeasuredThing: "bag" | "addedCement" | "cement" | "sand" | "stone" | "ballast" | "water" | "additive" | "pigment" | "fibre";
+        MeasuredThing: "bag" | "addedCement" | "cement" | "sand" | "stone" | "ballast" | "water" | "additive" | "pigment" | "fibre" | "readyMix";
         /**
          * @description What an edge meets.
          * @enum {unknown}
          */
         Meets: "form" | "wall" | "oldSlab" | "earlierPanel" | "open";
         /** @description What a remedy does, with the effect it would have. A closed family, stated by the rooms like Notice. */
-        Mend: components["schemas"]["MendAddHand"] | components["schemas"]["MendBiggerMixer"] | components["schemas"]["MendSecondMixer"] | components["schemas"]["MendMixNearer"] | components["schemas"]["MendLongerCure"] | components["schemas"]["MendCoverUnderPlastic"] | components["schemas"]["MendPondIt"] | components["schemas"]["MendCoverAtNight"] | components["schemas"]["MendBroomInstead"] | components["schemas"]["MendAnyPly"] | components["schemas"]["MendAnyBoard"] | components["schemas"]["MendSteeperFall"] | components["schemas"]["MendFallOffWall"] | components["schemas"]["MendAdvisedBase"] | components["schemas"]["MendPourLater"] | components["schemas"]["MendEveryOtherPanel"] | components["schemas"]["MendProposeJoints"] | components["schemas"]["MendOtherBag"] | components["schemas"]["MendNoStone"] | components["schemas"]["MendPlasticiseInstead"] | components["schemas"]["MendStirInAir"] | components["schemas"]["MendOneDose"] | components["schemas"]["MendUsualPigment"] | components["schemas"]["MendWithoutAdditive"] | components["schemas"]["MendBagMiddleWater"] | components["schemas"]["MendLessWater"] | components["schemas"]["MendAddMixer"] | components["schemas"]["MendRetard"] | components["schemas"]["MendCoolerHour"] | components["schemas"]["MendLaterDay"] | components["schemas"]["MendEarlierStart"] | components["schemas"]["MendRainCoverReady"] | components["schemas"]["MendShadeIt"] | components["schemas"]["MendBreakWind"] | components["schemas"]["MendMistIt"] | components["schemas"]["MendWarmWater"] | components["schemas"]["MendCoolWater"] | components["schemas"]["MendBlankLastEdge"] | components["schemas"]["MendSpreadGap"] | components["schemas"]["MendWithoutChloride"] | components["schemas"]["MendTakeSchool"] | components["schemas"]["MendThickerSlab"] | components["schemas"]["MendPlasticUnder"] | components["schemas"]["MendStoneUnder"] | components["schemas"]["MendEnoughInShed"];
+        Mend: components["schemas"]["MendAddHand"] | components["schemas"]["MendBiggerMixer"] | components["schemas"]["MendSecondMixer"] | components["schemas"]["MendMixNearer"] | components["schemas"]["MendLongerCure"] | components["schemas"]["MendCoverUnderPlastic"] | components["schemas"]["MendPondIt"] | components["schemas"]["MendCoverAtNight"] | components["schemas"]["MendBroomInstead"] | components["schemas"]["MendAnyPly"] | components["schemas"]["MendAnyBoard"] | components["schemas"]["MendSteeperFall"] | components["schemas"]["MendFallOffWall"] | components["schemas"]["MendAdvisedBase"] | components["schemas"]["MendPourLater"] | components["schemas"]["MendEveryOtherPanel"] | components["schemas"]["MendProposeJoints"] | components["schemas"]["MendOtherBag"] | components["schemas"]["MendNoStone"] | components["schemas"]["MendPlasticiseInstead"] | components["schemas"]["MendStirInAir"] | components["schemas"]["MendOneDose"] | components["schemas"]["MendUsualPigment"] | components["schemas"]["MendWithoutAdditive"] | components["schemas"]["MendBagMiddleWater"] | components["schemas"]["MendLessWater"] | components["schemas"]["MendWhenTruckComes"] | components["schemas"]["MendAddMixer"] | components["schemas"]["MendRetard"] | components["schemas"]["MendCoolerHour"] | components["schemas"]["MendLaterDay"] | components["schemas"]["MendEarlierStart"] | components["schemas"]["MendRainCoverReady"] | components["schemas"]["MendShadeIt"] | components["schemas"]["MendBreakWind"] | components["schemas"]["MendMistIt"] | components["schemas"]["MendWarmWater"] | components["schemas"]["MendCoolWater"] | components["schemas"]["MendBlankLastEdge"] | components["schemas"]["MendSpreadGap"] | components["schemas"]["MendWithoutChloride"] | components["schemas"]["MendTakeSchool"] | components["schemas"]["MendThickerSlab"] | components["schemas"]["MendPlasticUnder"] | components["schemas"]["MendStoneUnder"] | components["schemas"]["MendEnoughInShed"];
         MendAddHand: {
             /** @enum {string} */
             code: "addHand";
@@ -3191,6 +3192,13 @@ export interface components {
             /** Format: double */
             mixC: number;
         };
+        MendWhenTruckComes: {
+            /** @enum {string} */
+            code: "whenTruckComes";
+            date: components["schemas"]["LocalDate"];
+            /** Format: double */
+            startH: number;
+        };
         MendWithoutAdditive: {
             /** @enum {string} */
             code: "withoutAdditive";
@@ -3265,7 +3273,7 @@ export interface components {
             softest: components["schemas"]["Consistency"];
         };
         /** @description Which concrete. A closed set of kinds. */
-        MixDocument: components["schemas"]["MixDocumentBaggedMixDocument"] | components["schemas"]["MixDocumentPartsMixDocument"];
+        MixDocument: components["schemas"]["MixDocumentBaggedMixDocument"] | components["schemas"]["MixDocumentPartsMixDocument"] | components["schemas"]["MixDocumentReadyMixDocument"];
         MixDocumentBaggedMixDocument: {
             /** @enum {string} */
             kind: "bagged";
@@ -3308,6 +3316,54 @@ export interface components {
             stoneMm: number;
             consistency: components["schemas"]["Consistency"];
             moisture: components["schemas"]["Moisture"];
+            /** @description What elements and courses name it by; it stays. */
+            id?: string;
+            exposure: components["schemas"]["Exposure"];
+            /** @description What it is measured out with. */
+            containers: components["schemas"]["ContainersDocument"];
+            /** @description What is stirred in besides. */
+            additives: components["schemas"]["AdditivesDocument"];
+        };
+        /** @description Brought by a truck. */
+        MixDocumentReadyMixDocument: {
+            /** @enum {string} */
+            kind: "ready";
+            /**
+             * Format: double
+             * @description Strength class that is asked for, MPa at 28 days.
+             */
+            strengthMpa: number;
+            /**
+             * Format: double
+             * @description Largest stone, mm, 10-25.
+             */
+            stoneMm: number;
+            consistency: components["schemas"]["Consistency"];
+            /** @description With air, against frost. */
+            air?: boolean;
+            /**
+             * Format: double
+             * @description Minutes from its water to the site.
+             */
+            ageMin?: number;
+            /**
+             * Format: double
+             * @description Minutes at the site that are in its price.
+             */
+            onSiteMin?: number;
+            /**
+             * Format: double
+             * @description Minutes from its water until it has to be off.
+             */
+            limitMin?: number;
+            /** @description Its chute reaches the pour; else it is wheeled. */
+            chute?: boolean;
+            /** @description The supplier comes on Saturdays too. */
+            saturdays?: boolean;
+            /** @description The supplier comes from this time of day, HH:mm. */
+            comesFrom?: string;
+            /** @description Until this. */
+            comesUntil?: string;
             /** @description What elements and courses name it by; it stays. */
             id?: string;
             exposure: components["schemas"]["Exposure"];
@@ -3364,6 +3420,7 @@ export interface components {
             finalSetH: number;
             bagged: null | components["schemas"]["BaggedReport"];
             parts: null | components["schemas"]["PartsReport"];
+            ready: null | components["schemas"]["ReadyReport"];
             /** @description Strength at other waters, for the drawing: w/c against MPa over what the mix can take. */
             ladder: components["schemas"]["WaterStrength"][];
             demand: null | components["schemas"]["MixDemand"];
@@ -3546,7 +3603,7 @@ export interface components {
             young: boolean;
         };
         /** @description What a finding says, with its facts. A closed family: every room states its own beside the rule, words belong to the browser. */
-        Notice: components["schemas"]["NoticeMixersWithoutHands"] | components["schemas"]["NoticeMixerTooSmall"] | components["schemas"]["NoticeBatchTooHeavy"] | components["schemas"]["NoticeDrillRests"] | components["schemas"]["NoticeWantsMixer"] | components["schemas"]["NoticeHeavyBatch"] | components["schemas"]["NoticeWhereTimeGoes"] | components["schemas"]["NoticeWantsHelper"] | components["schemas"]["NoticeMoreThanADay"] | components["schemas"]["NoticeCureStoppedEarly"] | components["schemas"]["NoticeCannotBeKeptWet"] | components["schemas"]["NoticeDriesOverNight"] | components["schemas"]["NoticeFrostNight"] | components["schemas"]["NoticeColdCure"] | components["schemas"]["NoticeWettingMissed"] | components["schemas"]["NoticeCoatTooLate"] | components["schemas"]["NoticeFrozenYoung"] | components["schemas"]["NoticeWeakerFromHeat"] | components["schemas"]["NoticeMilestoneOutOfSight"] | components["schemas"]["NoticeOutOfRange"] | components["schemas"]["NoticeTooMany"] | components["schemas"]["NoticeAirNeverTrowelled"] | components["schemas"]["NoticeToppingBetween"] | components["schemas"]["NoticeToppingBonded"] | components["schemas"]["NoticeUnknownBoard"] | components["schemas"]["NoticeBoardTooLow"] | components["schemas"]["NoticeDigBelowBoard"] | components["schemas"]["NoticePlyTooStiff"] | components["schemas"]["NoticeBendNeedsKerfs"] | components["schemas"]["NoticeCurveOfManyEdges"] | components["schemas"]["NoticeFallTooFlat"] | components["schemas"]["NoticeFallFlatAtHouse"] | components["schemas"]["NoticeFallToWall"] | components["schemas"]["NoticeBaseThinnerThanAdvised"] | components["schemas"]["NoticeFootingBelowFrost"] | components["schemas"]["NoticeQuantityUnread"] | components["schemas"]["NoticeUnknownTimeZone"] | components["schemas"]["NoticeNothingToPour"] | components["schemas"]["NoticeFileDamaged"] | components["schemas"]["NoticeFileUnitUnknown"] | components["schemas"]["NoticeFileUnitUnsupported"] | components["schemas"]["NoticeFileWithoutOutline"] | components["schemas"]["NoticeFileTooManyPoints"] | components["schemas"]["NoticeWeatherFileMissing"] | components["schemas"]["NoticeNumberMissing"] | components["schemas"]["NoticeLowAboveHigh"] | components["schemas"]["NoticeDayTypedTwice"] | components["schemas"]["NoticeSameId"] | components["schemas"]["NoticeUnknownElement"] | components["schemas"]["NoticeUnknownMix"] | components["schemas"]["NoticeNoSuchPanel"] | components["schemas"]["NoticeNoSuchCasting"] | components["schemas"]["NoticeWhichCasting"] | components["schemas"]["NoticeNoSuchCourse"] | components["schemas"]["NoticePouredTwice"] | components["schemas"]["NoticeEmptyPour"] | components["schemas"]["NoticePoursWaitForEachOther"] | components["schemas"]["NoticeTwoMixesInOnePour"] | components["schemas"]["NoticeMouldStillFull"] | components["schemas"]["NoticePouredBeforeItsBase"] | components["schemas"]["NoticeBulkheadStillStands"] | components["schemas"]["NoticeNotAWorkingDay"] | components["schemas"]["NoticeJointOutside"] | components["schemas"]["NoticePanelTooLong"] | components["schemas"]["NoticePanelTooSlender"] | components["schemas"]["NoticeCornerWithoutJoint"] | components["schemas"]["NoticeJointDeeperThanGroover"] | components["schemas"]["NoticeRepeatJoints"] | components["schemas"]["NoticeNoWayOut"] | components["schemas"]["NoticeBeyondReach"] | components["schemas"]["NoticeUnknownBag"] | components["schemas"]["NoticeMixWithoutCement"] | components["schemas"]["NoticeWaterOverBagLimit"] | components["schemas"]["NoticeWaterUnderBagLimit"] | components["schemas"]["NoticeWaterCementOutsideTable"] | components["schemas"]["NoticeThicknessOutsideMix"] | components["schemas"]["NoticeStoneTooLarge"] | components["schemas"]["NoticeExposureWaterCement"] | components["schemas"]["NoticeWetForOutdoors"] | components["schemas"]["NoticeExposureStrength"] | components["schemas"]["NoticeExposureAir"] | components["schemas"]["NoticeRapidTakesItsOwn"] | components["schemas"]["NoticeTooMuchRetarder"] | components["schemas"]["NoticeTooMuchPigment"] | components["schemas"]["NoticeAirNotForBags"] | components["schemas"]["NoticeRetardedAndAccelerated"] | components["schemas"]["NoticePigmentByLabel"] | components["schemas"]["NoticePlasticisedSegregates"] | components["schemas"]["NoticeCoarselyMeasured"] | components["schemas"]["NoticeAntifreezeIsNoCover"] | components["schemas"]["NoticeColdJoint"] | components["schemas"]["NoticeWeatherEndsEarly"] | components["schemas"]["NoticeRainBeforeSet"] | components["schemas"]["NoticeDryingFast"] | components["schemas"]["NoticeDriesBeforeItBleeds"] | components["schemas"]["NoticeColdWeather"] | components["schemas"]["NoticeMixTooCold"] | components["schemas"]["NoticeMixTooHot"] | components["schemas"]["NoticeMixOutOfReach"] | components["schemas"]["NoticeWaterScalds"] | components["schemas"]["NoticeMixingStops"] | components["schemas"]["NoticeZonesCollide"] | components["schemas"]["NoticeOutsideWorkingHours"] | components["schemas"]["NoticeAfterDark"] | components["schemas"]["NoticeRapidSetsAsPlaced"] | components["schemas"]["NoticeTooFewEdges"] | components["schemas"]["NoticeTurnsDoNotClose"] | components["schemas"]["NoticeOutlineGap"] | components["schemas"]["NoticeOutlineNotSolvable"] | components["schemas"]["NoticeEdgeBackwards"] | components["schemas"]["NoticeOutlineCrosses"] | components["schemas"]["NoticeOpeningOutside"] | components["schemas"]["NoticeOpeningsOverlap"] | components["schemas"]["NoticeTapesTooShort"] | components["schemas"]["NoticeTapesTooFarApart"] | components["schemas"]["NoticeCheckTapeMisfit"] | components["schemas"]["NoticePresetCannotBe"] | components["schemas"]["NoticeBendTooTight"] | components["schemas"]["NoticeTooNarrow"] | components["schemas"]["NoticeCurbWantsTwo"] | components["schemas"]["NoticeCurbLeansAway"] | components["schemas"]["NoticeEaseTooLarge"] | components["schemas"]["NoticeRebateTooDeep"] | components["schemas"]["NoticeInsertTooLarge"] | components["schemas"]["NoticeInsertNearlyThrough"] | components["schemas"]["NoticeInsertRusts"] | components["schemas"]["NoticeOverhangWantsBrackets"] | components["schemas"]["NoticeTubeStandsInPlace"] | components["schemas"]["NoticeFieldTooThin"] | components["schemas"]["NoticeTwoPours"] | components["schemas"]["NoticeNoProbes"] | components["schemas"]["NoticeChlorideRustsSteel"] | components["schemas"]["NoticeUnknownBar"] | components["schemas"]["NoticeSpansBetweenSupports"] | components["schemas"]["NoticeSteelDoesNotFit"] | components["schemas"]["NoticeShedHoldsNothing"] | components["schemas"]["NoticeBagsGrowOld"] | components["schemas"]["NoticeTooHeavyForCar"] | components["schemas"]["NoticeHeavyPiece"] | components["schemas"]["NoticeSolventInTheAir"] | components["schemas"]["NoticeHeatOnPeople"] | components["schemas"]["NoticeSilicaWhenGround"] | components["schemas"]["NoticeCausticCement"] | components["schemas"]["NoticeDustWhenTipping"] | components["schemas"]["NoticeHeavyLift"] | components["schemas"]["NoticeMixerGuard"] | components["schemas"]["NoticeMarkServices"] | components["schemas"]["NoticeWashOut"] | components["schemas"]["NoticeStructuralWork"] | components["schemas"]["NoticeWeatherFileDamaged"] | components["schemas"]["NoticeWeatherColumnMissing"] | components["schemas"]["NoticeWeatherUnitUnknown"] | components["schemas"]["NoticeWeatherGap"] | components["schemas"]["NoticeWeatherValueMissing"] | components["schemas"]["NoticeWeatherHourSkipped"] | components["schemas"]["NoticeWeatherHourTwice"] | components["schemas"]["NoticeWeatherTooLong"] | components["schemas"]["NoticeWeatherWithout"] | components["schemas"]["NoticeWeatherTypicalYear"] | components["schemas"]["NoticeWeatherLeapDay"];
+        Notice: components["schemas"]["NoticeMixersWithoutHands"] | components["schemas"]["NoticeMixerTooSmall"] | components["schemas"]["NoticeBatchTooHeavy"] | components["schemas"]["NoticeDrillRests"] | components["schemas"]["NoticeWantsMixer"] | components["schemas"]["NoticeHeavyBatch"] | components["schemas"]["NoticeWhereTimeGoes"] | components["schemas"]["NoticeTruckNotOffInTime"] | components["schemas"]["NoticeTruckWaits"] | components["schemas"]["NoticeWantsHelper"] | components["schemas"]["NoticeMoreThanADay"] | components["schemas"]["NoticeCureStoppedEarly"] | components["schemas"]["NoticeCannotBeKeptWet"] | components["schemas"]["NoticeDriesOverNight"] | components["schemas"]["NoticeFrostNight"] | components["schemas"]["NoticeColdCure"] | components["schemas"]["NoticeWettingMissed"] | components["schemas"]["NoticeCoatTooLate"] | components["schemas"]["NoticeFrozenYoung"] | components["schemas"]["NoticeWeakerFromHeat"] | components["schemas"]["NoticeMilestoneOutOfSight"] | components["schemas"]["NoticeOutOfRange"] | components["schemas"]["NoticeTooMany"] | components["schemas"]["NoticeAirNeverTrowelled"] | components["schemas"]["NoticeToppingBetween"] | components["schemas"]["NoticeToppingBonded"] | components["schemas"]["NoticeUnknownBoard"] | components["schemas"]["NoticeBoardTooLow"] | components["schemas"]["NoticeDigBelowBoard"] | components["schemas"]["NoticePlyTooStiff"] | components["schemas"]["NoticeBendNeedsKerfs"] | components["schemas"]["NoticeCurveOfManyEdges"] | components["schemas"]["NoticeFallTooFlat"] | components["schemas"]["NoticeFallFlatAtHouse"] | components["schemas"]["NoticeFallToWall"] | components["schemas"]["NoticeBaseThinnerThanAdvised"] | components["schemas"]["NoticeFootingBelowFrost"] | components["schemas"]["NoticeQuantityUnread"] | components["schemas"]["NoticeUnknownTimeZone"] | components["schemas"]["NoticeNothingToPour"] | components["schemas"]["NoticeFileDamaged"] | components["schemas"]["NoticeFileUnitUnknown"] | components["schemas"]["NoticeFileUnitUnsupported"] | components["schemas"]["NoticeFileWithoutOutline"] | components["schemas"]["NoticeFileTooManyPoints"] | components["schemas"]["NoticeWeatherFileMissing"] | components["schemas"]["NoticeNumberMissing"] | components["schemas"]["NoticeLowAboveHigh"] | components["schemas"]["NoticeDayTypedTwice"] | components["schemas"]["NoticeSameId"] | components["schemas"]["NoticeUnknownElement"] | components["schemas"]["NoticeUnknownMix"] | components["schemas"]["NoticeNoSuchPanel"] | components["schemas"]["NoticeNoSuchCasting"] | components["schemas"]["NoticeWhichCasting"] | components["schemas"]["NoticeNoSuchCourse"] | components["schemas"]["NoticePouredTwice"] | components["schemas"]["NoticeEmptyPour"] | components["schemas"]["NoticePoursWaitForEachOther"] | components["schemas"]["NoticeTwoMixesInOnePour"] | components["schemas"]["NoticeMouldStillFull"] | components["schemas"]["NoticePouredBeforeItsBase"] | components["schemas"]["NoticeBulkheadStillStands"] | components["schemas"]["NoticeNotAWorkingDay"] | components["schemas"]["NoticeJointOutside"] | components["schemas"]["NoticePanelTooLong"] | components["schemas"]["NoticePanelTooSlender"] | components["schemas"]["NoticeCornerWithoutJoint"] | components["schemas"]["NoticeJointDeeperThanGroover"] | components["schemas"]["NoticeRepeatJoints"] | components["schemas"]["NoticeNoWayOut"] | components["schemas"]["NoticeBeyondReach"] | components["schemas"]["NoticeUnknownBag"] | components["schemas"]["NoticeMixWithoutCement"] | components["schemas"]["NoticeWaterOverBagLimit"] | components["schemas"]["NoticeWaterUnderBagLimit"] | components["schemas"]["NoticeWaterCementOutsideTable"] | components["schemas"]["NoticeThicknessOutsideMix"] | components["schemas"]["NoticeStoneTooLarge"] | components["schemas"]["NoticeExposureWaterCement"] | components["schemas"]["NoticeWetForOutdoors"] | components["schemas"]["NoticeExposureStrength"] | components["schemas"]["NoticeExposureAir"] | components["schemas"]["NoticeRapidTakesItsOwn"] | components["schemas"]["NoticeTooMuchRetarder"] | components["schemas"]["NoticeTooMuchPigment"] | components["schemas"]["NoticeAirNotForBags"] | components["schemas"]["NoticeRetardedAndAccelerated"] | components["schemas"]["NoticePigmentByLabel"] | components["schemas"]["NoticePlasticisedSegregates"] | components["schemas"]["NoticeCoarselyMeasured"] | components["schemas"]["NoticeNoWaterBeyondTheTicket"] | components["schemas"]["NoticeComesUntilBeforeFrom"] | components["schemas"]["NoticeAntifreezeIsNoCover"] | components["schemas"]["NoticeColdJoint"] | components["schemas"]["NoticeWeatherEndsEarly"] | components["schemas"]["NoticeRainBeforeSet"] | components["schemas"]["NoticeDryingFast"] | components["schemas"]["NoticeDriesBeforeItBleeds"] | components["schemas"]["NoticeColdWeather"] | components["schemas"]["NoticeMixTooCold"] | components["schemas"]["NoticeMixTooHot"] | components["schemas"]["NoticeMixOutOfReach"] | components["schemas"]["NoticeWaterScalds"] | components["schemas"]["NoticeMixingStops"] | components["schemas"]["NoticeZonesCollide"] | components["schemas"]["NoticeTruckDoesNotCome"] | components["schemas"]["NoticeOutsideWorkingHours"] | components["schemas"]["NoticeAfterDark"] | components["schemas"]["NoticeRapidSetsAsPlaced"] | components["schemas"]["NoticeTooFewEdges"] | components["schemas"]["NoticeTurnsDoNotClose"] | components["schemas"]["NoticeOutlineGap"] | components["schemas"]["NoticeOutlineNotSolvable"] | components["schemas"]["NoticeEdgeBackwards"] | components["schemas"]["NoticeOutlineCrosses"] | components["schemas"]["NoticeOpeningOutside"] | components["schemas"]["NoticeOpeningsOverlap"] | components["schemas"]["NoticeTapesTooShort"] | components["schemas"]["NoticeTapesTooFarApart"] | components["schemas"]["NoticeCheckTapeMisfit"] | components["schemas"]["NoticePresetCannotBe"] | components["schemas"]["NoticeBendTooTight"] | components["schemas"]["NoticeTooNarrow"] | components["schemas"]["NoticeCurbWantsTwo"] | components["schemas"]["NoticeCurbLeansAway"] | components["schemas"]["NoticeEaseTooLarge"] | components["schemas"]["NoticeRebateTooDeep"] | components["schemas"]["NoticeInsertTooLarge"] | components["schemas"]["NoticeInsertNearlyThrough"] | components["schemas"]["NoticeInsertRusts"] | components["schemas"]["NoticeOverhangWantsBrackets"] | components["schemas"]["NoticeTubeStandsInPlace"] | components["schemas"]["NoticeFieldTooThin"] | components["schemas"]["NoticeTwoPours"] | components["schemas"]["NoticeNoProbes"] | components["schemas"]["NoticeChlorideRustsSteel"] | components["schemas"]["NoticeUnknownBar"] | components["schemas"]["NoticeSpansBetweenSupports"] | components["schemas"]["NoticeSteelDoesNotFit"] | components["schemas"]["NoticeShedHoldsNothing"] | components["schemas"]["NoticeBagsGrowOld"] | components["schemas"]["NoticeTooHeavyForCar"] | components["schemas"]["NoticeHeavyPiece"] | components["schemas"]["NoticeSolventInTheAir"] | components["schemas"]["NoticeHeatOnPeople"] | components["schemas"]["NoticeSilicaWhenGround"] | components["schemas"]["NoticeCausticCement"] | components["schemas"]["NoticeDustWhenTipping"] | components["schemas"]["NoticeHeavyLift"] | components["schemas"]["NoticeMixerGuard"] | components["schemas"]["NoticeMarkServices"] | components["schemas"]["NoticeWashOut"] | components["schemas"]["NoticeStructuralWork"] | components["schemas"]["NoticeWeatherFileDamaged"] | components["schemas"]["NoticeWeatherColumnMissing"] | components["schemas"]["NoticeWeatherUnitUnknown"] | components["schemas"]["NoticeWeatherGap"] | components["schemas"]["NoticeWeatherValueMissing"] | components["schemas"]["NoticeWeatherHourSkipped"] | components["schemas"]["NoticeWeatherHourTwice"] | components["schemas"]["NoticeWeatherTooLong"] | components["schemas"]["NoticeWeatherWithout"] | components["schemas"]["NoticeWeatherTypicalYear"] | components["schemas"]["NoticeWeatherLeapDay"];
         NoticeAfterDark: {
             /** @enum {string} */
             code: "afterDark";
@@ -3705,6 +3762,10 @@ export interface components {
             airC: number;
             /** Format: double */
             limitC: number;
+        };
+        NoticeComesUntilBeforeFrom: {
+            /** @enum {string} */
+            code: "comesUntilBeforeFrom";
         };
         NoticeCornerWithoutJoint: {
             /** @enum {string} */
@@ -4143,6 +4204,11 @@ export interface components {
             /** Format: int32 */
             most: number;
         };
+        /** @description What the ticket says is in it; water at the site is nobody's to answer for. */
+        NoticeNoWaterBeyondTheTicket: {
+            /** @enum {string} */
+            code: "noWaterBeyondTheTicket";
+        };
         NoticeNoWayOut: {
             /** @enum {string} */
             code: "noWayOut";
@@ -4493,6 +4559,38 @@ export interface components {
             code: "toppingBonded";
             /** Format: double */
             ageDays: number;
+        };
+        /** @description The supplier does not come then. */
+        NoticeTruckDoesNotCome: {
+            /** @enum {string} */
+            code: "truckDoesNotCome";
+            /** Format: double */
+            hoursFrom: number;
+            /** Format: double */
+            hoursUntil: number;
+            saturdays: boolean;
+        };
+        /** @description So few hands do not get it off before the supplier, or its set, asks for it. */
+        NoticeTruckNotOffInTime: {
+            /** @enum {string} */
+            code: "truckNotOffInTime";
+            /** Format: double */
+            offMin: number;
+            /** Format: double */
+            limitMin: number;
+            /** Format: double */
+            ageMin: number;
+            /** Format: double */
+            volumeM3: number;
+        };
+        /** @description Longer at the site than is in its price. */
+        NoticeTruckWaits: {
+            /** @enum {string} */
+            code: "truckWaits";
+            /** Format: double */
+            siteMin: number;
+            /** Format: double */
+            paidMin: number;
         };
         /** @description A tube is filled where it stands; it is no piece. */
         NoticeTubeStandsInPlace: {
@@ -5501,6 +5599,40 @@ export interface components {
             /** @description What is wrong with the file, and where. */
             findings: components["schemas"]["Finding"][];
         };
+        ReadyReport: {
+            /**
+             * Format: double
+             * @description By the tenth of a cubic metre, hold-back included.
+             */
+            orderL: number;
+            /**
+             * Format: int32
+             * @description So often it comes.
+             */
+            loads: number;
+            /**
+             * Format: double
+             * @description That is asked for.
+             */
+            classMpa: number;
+            /**
+             * Format: double
+             * @description Largest.
+             */
+            stoneMm: number;
+            /**
+             * Format: double
+             * @description Aimed at.
+             */
+            slumpMm: number;
+            /**
+             * Format: double
+             * @description Of the volume.
+             */
+            airPct: number;
+            /** @description It runs off the chute where it is wanted. */
+            chute: boolean;
+        };
         /** @description A step round a cut-out that the flange of what is let in lies in. */
         RebateDocument: {
             /** @description A length, outside the hole. */
@@ -5885,7 +6017,7 @@ export interface components {
              * @description That hold two rows apart.
              */
             crossPieces: number;
-            /** @description Of its centre lines, below the top. */
+            /** @description Of its centre lines, below the top as it will lie. */
             heightsMm: number[];
             /**
              * Format: double
@@ -6081,6 +6213,34 @@ export interface components {
          * @enum {unknown}
          */
         ToldTemperature: "air" | "mix" | "slab" | "water";
+        TruckReport: {
+            /**
+             * Format: int32
+             * @description So often it comes.
+             */
+            loads: number;
+            /**
+             * Format: double
+             * @description All that is placed.
+             */
+            volumeL: number;
+            arrivesAt: null | components["schemas"]["Instant"];
+            /**
+             * Format: double
+             * @description Of what it brings, when it comes.
+             */
+            ageMin: number;
+            /**
+             * Format: double
+             * @description Of the one that is there the longest, until it is empty.
+             */
+            onSiteMin: number;
+            /**
+             * Format: double
+             * @description From the water in it until the last of it lies.
+             */
+            offMin: number;
+        };
         /** @description A day of it. */
         TypedDayDocument: {
             /** @description Local date. */
@@ -6343,7 +6503,7 @@ export interface components {
             lastsUntil: components["schemas"]["Instant"];
         };
         /** @description A formula and the values that went in. A closed family, stated by the rooms beside the figure; the browser holds the formula's words. */
-        Why: components["schemas"]["WhyCapacity"] | components["schemas"]["WhyBatchCount"] | components["schemas"]["WhyWholeBags"] | components["schemas"]["WhyBagsMass"] | components["schemas"]["WhyHoldBack"] | components["schemas"]["WhyRound"] | components["schemas"]["WhyMixingTime"] | components["schemas"]["WhyHandsWanted"] | components["schemas"]["WhyWetDays"] | components["schemas"]["WhyRewetting"] | components["schemas"]["WhyMeanEvaporation"] | components["schemas"]["WhyStrength"] | components["schemas"]["WhyMilestone"] | components["schemas"]["WhyNextWetting"] | components["schemas"]["WhyCoatWindow"] | components["schemas"]["WhyBoards"] | components["schemas"]["WhyStakes"] | components["schemas"]["WhyBends"] | components["schemas"]["WhyMouldSheets"] | components["schemas"]["WhyCastings"] | components["schemas"]["WhyFall"] | components["schemas"]["WhyExcavation"] | components["schemas"]["WhySpoil"] | components["schemas"]["WhyBaseStone"] | components["schemas"]["WhyPanels"] | components["schemas"]["WhyBagWater"] | components["schemas"]["WhyBagStrength"] | components["schemas"]["WhyPartsWater"] | components["schemas"]["WhyPartsCement"] | components["schemas"]["WhyPartsSand"] | components["schemas"]["WhyPartsStone"] | components["schemas"]["WhyPartsBallast"] | components["schemas"]["WhyPartsStrength"] | components["schemas"]["WhyWaterToCement"] | components["schemas"]["WhyInitialSet"] | components["schemas"]["WhyRounding"] | components["schemas"]["WhyJointAge"] | components["schemas"]["WhyPassWindow"] | components["schemas"]["WhySheen"] | components["schemas"]["WhyFirstSetOnSite"] | components["schemas"]["WhyFinalSetOnSite"] | components["schemas"]["WhyDoneBy"] | components["schemas"]["WhyEvaporation"] | components["schemas"]["WhyRainChance"] | components["schemas"]["WhyStartChance"] | components["schemas"]["WhyMixTemperature"] | components["schemas"]["WhyWarmWater"] | components["schemas"]["WhyArea"] | components["schemas"]["WhyPerimeter"] | components["schemas"]["WhyPathLength"] | components["schemas"]["WhyNetVolume"] | components["schemas"]["WhyOrderVolume"] | components["schemas"]["WhyPieceMass"] | components["schemas"]["WhySteelBars"] | components["schemas"]["WhyMeshSheets"] | components["schemas"]["WhyFibreDose"] | components["schemas"]["WhyScrim"] | components["schemas"]["WhyCost"] | components["schemas"]["WhyLoad"] | components["schemas"]["WhyPerLitre"] | components["schemas"]["WhyTruckCost"] | components["schemas"]["WhyTrips"];
+        Why: components["schemas"]["WhyCapacity"] | components["schemas"]["WhyBatchCount"] | components["schemas"]["WhyWholeBags"] | components["schemas"]["WhyBagsMass"] | components["schemas"]["WhyHoldBack"] | components["schemas"]["WhyRound"] | components["schemas"]["WhyMixingTime"] | components["schemas"]["WhyHandsWanted"] | components["schemas"]["WhyWetDays"] | components["schemas"]["WhyRewetting"] | components["schemas"]["WhyMeanEvaporation"] | components["schemas"]["WhyStrength"] | components["schemas"]["WhyMilestone"] | components["schemas"]["WhyNextWetting"] | components["schemas"]["WhyCoatWindow"] | components["schemas"]["WhyBoards"] | components["schemas"]["WhyStakes"] | components["schemas"]["WhyBends"] | components["schemas"]["WhyMouldSheets"] | components["schemas"]["WhyCastings"] | components["schemas"]["WhyFall"] | components["schemas"]["WhyExcavation"] | components["schemas"]["WhySpoil"] | components["schemas"]["WhyBaseStone"] | components["schemas"]["WhyPanels"] | components["schemas"]["WhyReadyStrength"] | components["schemas"]["WhyBagWater"] | components["schemas"]["WhyBagStrength"] | components["schemas"]["WhyPartsWater"] | components["schemas"]["WhyPartsCement"] | components["schemas"]["WhyPartsSand"] | components["schemas"]["WhyPartsStone"] | components["schemas"]["WhyPartsBallast"] | components["schemas"]["WhyPartsStrength"] | components["schemas"]["WhyWaterToCement"] | components["schemas"]["WhyInitialSet"] | components["schemas"]["WhyRounding"] | components["schemas"]["WhyJointAge"] | components["schemas"]["WhyPassWindow"] | components["schemas"]["WhySheen"] | components["schemas"]["WhyFirstSetOnSite"] | components["schemas"]["WhyFinalSetOnSite"] | components["schemas"]["WhyDoneBy"] | components["schemas"]["WhyEvaporation"] | components["schemas"]["WhyRainChance"] | components["schemas"]["WhyStartChance"] | components["schemas"]["WhyMixTemperature"] | components["schemas"]["WhyWarmWater"] | components["schemas"]["WhyArea"] | components["schemas"]["WhyPerimeter"] | components["schemas"]["WhyPathLength"] | components["schemas"]["WhyNetVolume"] | components["schemas"]["WhyOrderVolume"] | components["schemas"]["WhyPieceMass"] | components["schemas"]["WhySteelBars"] | components["schemas"]["WhyMeshSheets"] | components["schemas"]["WhyFibreDose"] | components["schemas"]["WhyScrim"] | components["schemas"]["WhyCost"] | components["schemas"]["WhyLoad"] | components["schemas"]["WhyPerLitre"] | components["schemas"]["WhyTruckCost"] | components["schemas"]["WhyTrips"];
         WhyArea: {
             /** @enum {string} */
             code: "area";
@@ -6833,6 +6993,13 @@ export interface components {
             noGoPct: number;
             /** Format: double */
             warnPct: number;
+        };
+        WhyReadyStrength: {
+            /** @enum {string} */
+            code: "readyStrength";
+            /** Format: double */
+            waterCement: number;
+            air: boolean;
         };
         WhyRewetting: {
             /** @enum {string} */

@@ -14,8 +14,10 @@ export function mixName(
   const what =
     mix.kind === 'bagged'
       ? bagName(mix.bag, bags, own, format)
-      : [mix.cement, ...(mix.ballast ? [mix.ballast] : [mix.sand, mix.stone])]
-          .map((n) => number(n, 1))
-          .join(' : ');
+      : mix.kind === 'ready'
+        ? words.truckOf(format.strength(mix.strengthMpa))
+        : [mix.cement, ...(mix.ballast ? [mix.ballast] : [mix.sand, mix.stone])]
+            .map((n) => number(n, 1))
+            .join(' : ');
   return words.numbered(index + 1, what);
 }

@@ -39,6 +39,13 @@ export const goods: Record<Enum<'GoodKind'>, (which: string) => string> = {
   gloves: () => 'Gloves, cement-proof',
   goggles: () => 'Goggles',
   dustMask: () => 'Dust masks',
+  truck: (which) =>
+    ({
+      m3: 'Ready-mixed concrete',
+      short: 'Truck: what is missing of its least',
+      delivery: 'Truck: each time it comes',
+      wait: 'Truck: time it waits',
+    })[which] ?? 'Truck',
 };
 
 /** A thing by its id, where no more is known of it. */

@@ -243,6 +243,15 @@ const findings: Sentences<Notice> = {
   zonesCollide: (f) =>
     `${passes[f.pass]} on part ${number(f.zone)} is begun ${duration(f.lateMin)} too late: ${f.hands === 1 ? 'one pair of hands is' : `${number(f.hands)} pairs of hands are`} busy elsewhere.`,
   afterDark: (f) => `${passes[f.pass]} falls into the dark. Start earlier, or have lights ready.`,
+  noWaterBeyondTheTicket: () =>
+    'Say what it is for when you order, and add no water on site beyond what the ticket allows. Ask about access, how far the chute reaches, and where it may wash out.',
+  comesUntilBeforeFrom: () => 'They stop coming before they begin.',
+  truckDoesNotCome: (f) =>
+    `The truck comes ${f.saturdays ? 'Monday to Saturday' : 'Monday to Friday'} from ${clock(f.hoursFrom)} until ${clock(f.hoursUntil)}.`,
+  truckNotOffInTime: (f, fmt) =>
+    `${fmt.bulk(f.volumeM3 * 1000)} are off the truck ${duration(f.offMin)} after their water, ${duration(f.ageMin)} of it on the way; ${duration(f.limitMin)} is the limit.`,
+  truckWaits: (f) =>
+    `The truck stands here for ${duration(f.siteMin)}; ${duration(f.paidMin)} are in its price, the rest is charged.`,
   outsideWorkingHours: (f) =>
     `Nobody begins at this hour: you said from ${clock(f.hoursFrom)} until ${clock(f.hoursUntil)}.`,
   numberMissing: () => 'A number is wanted here.',
@@ -399,6 +408,7 @@ const remedies: Sentences<Mend> = {
   coverUnderPlastic: (e) => `Burlap under plastic: every ${number(e.intervalH)} h`,
   pondIt: (e) => `Let water stand on it: every ${number(e.intervalH)} h`,
   coverAtNight: (e, fmt) => `${frostGuards[e.guard]}: not under ${fmt.celsius(e.leastC)}`,
+  whenTruckComes: (e) => `${calendarDay(e.date).long} at ${clock(e.startH)}`,
   earlierStart: (e) => `Start at ${clock(e.startH)}: done at ${clock(e.doneH)}`,
   rainCoverReady: () => 'I have a cover ready',
   shadeIt: (e, fmt) => `Shade it: ${fmt.evaporation(e.peakKgM2H)}`,

@@ -35,6 +35,7 @@ export const things: Record<Enum<'MeasuredThing'>, string> = {
   additive: 'additive',
   pigment: 'pigment',
   fibre: 'fibre',
+  readyMix: 'off the truck',
 };
 
 export const additives: Record<Additive, string> = {
@@ -70,11 +71,31 @@ export const wayMisfits: Record<Enum<'WayMisfit'>, string> = {
   notInThisMixer: 'not in this mixer',
 };
 
+/** What is asked of a truck's supplier. */
+export const truck = {
+  strength: 'Strength class, MPa',
+  air: 'With air, against frost',
+  chute: 'Its chute reaches the pour',
+  saturdays: 'They come on Saturdays',
+  age: 'On its way, min',
+  onSite: 'Paid on site, min',
+  limit: 'Off within, min',
+  from: 'They come from',
+  until: 'until',
+};
+
 export const mix = {
   bagged: (count: string, bag: string, water: string, mpa: string) =>
     `${count} bags of ${bag}, ${water} of water to each: about ${mpa} when it has cured.`,
   parts: (dry: string, water: string, mpa: string) =>
     `${dry} and ${water} of water: about ${mpa} when it has cured.`,
+  truckOf: (mpa: string) => `Truck, ${mpa}`,
+  ready: (volume: string, mpa: string, stone: string, loads: number) =>
+    `${volume} of ${mpa} with stone to ${stone}, by truck${loads > 1 ? ` in ${String(loads)} loads` : ''}.`,
+  ordered: 'To order',
+  loads: 'Loads',
+  slump: 'Slump',
+  air: 'Air',
   of: (amount: string, thing: string) => `${amount} of ${thing}`,
   asked: (mpa: string | null, waterCement: string | null, air: string | null) =>
     ` It has to be ${mpa === null ? 'no special strength' : `${mpa} or more`}${waterCement === null ? '' : `, water/cement up to ${waterCement}`}${air === null ? '' : `, ${air} of air`}.`,
@@ -191,6 +212,12 @@ export const pace = {
 export const load = {
   sentence: (n: string, size: string, every: string, total: string) =>
     `${n} batches of ${size}, one every ${every}: all mixed and placed in ${total}.`,
+  barrowLoad: 'a barrow load',
+  byTruck: (loads: number, barrows: string, volume: string, site: string) =>
+    `${loads === 1 ? 'One truck' : `${String(loads)} trucks, one after the other`}: ${volume} in ${barrows} barrow loads, off in ${site}.`,
+  onSite: 'Truck here',
+  off: 'Off after its water',
+  arrives: 'Comes at',
   one: (size: string, total: string) => `One batch of ${size}, placed in ${total}.`,
   bags: (text: string) => (oneAtMost(text) ? 'bag' : 'bags'),
   bagsEach: (text: string) => `${text} ${oneAtMost(text) ? 'bag' : 'bags'}`,

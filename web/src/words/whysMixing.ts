@@ -86,6 +86,12 @@ export const whysMixing = {
     result: (v, fmt) => fmt.strength(v),
     inputs: { waterCement: 'water/cement' },
   },
+  readyStrength: {
+    title: 'Strength at 28 days',
+    formula: 'the class that is ordered; water/cement is the leanest of the table that gives it',
+    result: (v, fmt) => fmt.strength(v),
+    inputs: { waterCement: 'water/cement', air: 'with air' },
+  },
   rounding: {
     title: 'What measuring in quarters does',
     formula:

@@ -1,5 +1,5 @@
 import type { BuyLine } from '../../api/client';
-import { number, type Formats } from '../../format/format';
+import { duration, number, type Formats } from '../../format/format';
 import { buy as words } from '../../words';
 
 /** An amount in the unit that a thing is counted in. */
@@ -13,6 +13,10 @@ export function amountText(line: BuyLine, amount: number, format: Formats): stri
       return format.length(amount);
     case 'm2':
       return format.area(amount);
+    case 'm3':
+      return format.bulk(amount * 1000);
+    case 'min':
+      return duration(amount);
     case 'piece':
       return number(amount, 1);
     default:

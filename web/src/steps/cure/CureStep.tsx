@@ -1,3 +1,4 @@
+import { MomentField } from '../../fields/MomentField';
 import { Button, Group, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import { useParams } from 'react-router';
@@ -15,7 +16,6 @@ import { cure as words, curing, curingHints, fields, frostGuards, milestones, st
 import { StrengthChart } from '../../drawing/StrengthChart';
 import { usePour } from '../../job/usePour';
 import { useDiaryOf, useDocument, useEditing, usePlanned } from '../../job/JobContext';
-import { TimeField } from '../../fields/TimeField';
 import { Coats } from './Coats';
 import { CureCalendar } from './CureCalendar';
 import { DiaryPanel } from './DiaryPanel';
@@ -124,8 +124,8 @@ function KeepWet({ cure }: { cure: CureReport | null }) {
       </Group>
       <p className={classes.hint}>{curingHints[said.method]}</p>
       <Group gap="xs" align="flex-start">
-        <TimeField at="/cure/wakeFrom" label={words.wakeFrom} value={said.wakeFrom} />
-        <TimeField at="/cure/wakeUntil" label={words.wakeUntil} value={said.wakeUntil} />
+        <MomentField kind="time" at="/cure/wakeFrom" label={words.wakeFrom} value={said.wakeFrom} />
+        <MomentField kind="time" at="/cure/wakeUntil" label={words.wakeUntil} value={said.wakeUntil} />
       </Group>
       <Group gap="xs">
         <Pick

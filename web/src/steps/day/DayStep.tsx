@@ -23,8 +23,7 @@ import {
   steps,
   weatherSources,
 } from '../../words';
-import { DateField } from '../../fields/DateField';
-import { TimeField } from '../../fields/TimeField';
+import { MomentField } from '../../fields/MomentField';
 import { SiteFields } from './SiteFields';
 import { TypedForecast } from './TypedForecast';
 import classes from './DayStep.module.css';
@@ -283,15 +282,17 @@ export function DayStep() {
             <>
               {forecast.data?.simulated && <p className={classes.simulated}>{app.simulatedShort}</p>}
               <Group gap="xs" align="flex-start">
-                <TimeField
+                <MomentField
+                  kind="time"
                   at={at.start}
-                  label={fields.startTime}
+                  label={sections.load?.truck ? fields.truckTime : fields.startTime}
                   value={begins}
                   onSay={(start) => {
                     change({ start });
                   }}
                 />
-                <DateField
+                <MomentField
+                  kind="date"
                   at={at.date}
                   label={fields.otherDay}
                   value={shown}

@@ -1,10 +1,10 @@
+import { MomentField } from '../../fields/MomentField';
 import { Button, Checkbox, FileButton, Group } from '@mantine/core';
 import { useState } from 'react';
 import { api, http, type Finding } from '../../api/client';
 import { number } from '../../format/format';
 import { Amount } from '../../fields/Amount';
 import { Notes } from '../../fields/Notes';
-import { TimeField } from '../../fields/TimeField';
 import { Pick } from '../../common/Pick';
 import { findingText, shades, shelters, site as words } from '../../words';
 import { useDocument, useEditing } from '../../job/JobContext';
@@ -146,8 +146,8 @@ export function SiteFields() {
       {tick('fog', words.fog)}
       {tick('rainCover', words.rainCover)}
       <Group gap="xs" align="flex-start">
-        <TimeField at="/day/workFrom" label={words.workFrom} value={day.workFrom} />
-        <TimeField at="/day/workUntil" label={words.workUntil} value={day.workUntil} />
+        <MomentField kind="time" at="/day/workFrom" label={words.workFrom} value={day.workFrom} />
+        <MomentField kind="time" at="/day/workUntil" label={words.workUntil} value={day.workUntil} />
       </Group>
       <p className={classes.label}>{words.place}</p>
       <Group gap="xs" align="flex-start">

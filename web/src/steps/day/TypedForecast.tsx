@@ -1,7 +1,7 @@
 import { Button, Group } from '@mantine/core';
 import type { JobDocument } from '../../api/client';
 import { Amount } from '../../fields/Amount';
-import { DateField } from '../../fields/DateField';
+import { MomentField } from '../../fields/MomentField';
 import { Pick } from '../../common/Pick';
 import { calendarDay } from '../../format/format';
 import { useDocument, useEditing } from '../../job/JobContext';
@@ -47,7 +47,7 @@ export function TypedForecast({ first }: { first: string }) {
         <fieldset key={i} className={classes.typedDay}>
           <legend>{words.dayOf(calendarDay(d.date).weekday, calendarDay(d.date).day)}</legend>
           <Group gap={6} align="flex-start" wrap="nowrap">
-            <DateField at={`/site/typed/days/${i}/date`} label={words.date} value={d.date} />
+            <MomentField kind="date" at={`/site/typed/days/${i}/date`} label={words.date} value={d.date} />
             <Amount at={`/site/typed/days/${i}/lowC`} value={d.lowC} label={words.low} optional />
             <Amount at={`/site/typed/days/${i}/highC`} value={d.highC} label={words.high} optional />
           </Group>

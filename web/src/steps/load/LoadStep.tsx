@@ -32,14 +32,30 @@ import classes from './LoadStep.module.css';
 type Load = NonNullable<PlanReport['load']>;
 type View = keyof typeof words.views;
 
-function sentenceOf(load: Load | null): string {
+function sentenceOf(load: Load | null, format: Formats): string {
   const recipe = load?.recipes[0];
   if (!load || !recipe) return words.blocked;
+  if (load.truck) {
+    return words.byTruck(
+      load.truck.loads,
+      number(load.batches.length),
+      format.bulk(load.truck.volumeL),
+      duration(load.truck.onSiteMin),
+    );
+  }
   const total = duration(load.mixingMin);
   return load.batches.length === 1
     ? words.one(batchSize(recipe), total)
     : words.sentence(number(load.batches.length), batchSize(recipe), duration(load.round.minutes), total);
 }
+
+const truckFigures = (truck: NonNullable<Load['truck']>, format: Formats): Figure[] => [
+  ...(truck.arrivesAt === null
+    ? []
+    : [{ label: words.arrives, value: format.time(truck.arrivesAt), lead: true }]),
+  { label: words.onSite, value: duration(truck.onSiteMin), why: { code: 'round' } },
+  { label: words.off, value: duration(truck.offMin) },
+];
 
 const figuresOf = (load: Load, format: Formats): Figure[] => [
   { label: words.count, value: number(load.batches.length), lead: true, why: { code: 'batchCount' } },
@@ -77,7 +93,7 @@ function YardCard({ batch, recipe, load }: { batch: BatchReport; recipe: BatchRe
           </li>
         ))}
       </ul>
-      <p className={classes.orderTitle}>{words.order}</p>
+      {load.loadingOrder.length > 0 && <p className={classes.orderTitle}>{words.order}</p>}
       <ol className={classes.order}>
         {load.loadingOrder.map((move) => (
           <li key={move.step}>
@@ -148,7 +164,7 @@ export function LoadStep() {
     <StepLayout
       ofPour
       title={steps.load}
-      sentence={sentenceOf(load)}
+      sentence={sentenceOf(load, format)}
       drawing={
         load && (
           <Views label={mixWords.viewsLabel} of={words.views} value={view} onChoose={setView}>
@@ -170,37 +186,43 @@ export function LoadStep() {
           </Views>
         )
       }
-      figures={load ? figuresOf(load, format) : []}
+      figures={load ? (load.truck ? truckFigures(load.truck, format) : figuresOf(load, format)) : []}
       notes={<Notes under={['/mixing', '/pours']} only={['error', 'warning']} />}
       controls={
         <>
           <ElementPick />
-          <Group>
-            <Pick
-              label={fields.mixer}
-              value={mixing.mixer.kind}
-              of={mixers}
-              onPick={(kind) => {
-                change({ ...mixing.mixer, kind });
-              }}
-            />
-          </Group>
-          <Group gap="xs" align="flex-start">
-            <Said
-              at="/mixing/mixer/size"
-              value={mixing.mixer.size}
-              label={fields.mixerSize[mixing.mixer.kind]}
-            />
-            <Said
-              at="/mixing/mixer/mostMass"
-              value={mixing.mixer.mostMass ?? ''}
-              label={fields.mostMass}
-              ifEmpty={fields.noLimit}
-            />
-          </Group>
+          {!load?.truck && (
+            <>
+              <Group>
+                <Pick
+                  label={fields.mixer}
+                  value={mixing.mixer.kind}
+                  of={mixers}
+                  onPick={(kind) => {
+                    change({ ...mixing.mixer, kind });
+                  }}
+                />
+              </Group>
+              <Group gap="xs" align="flex-start">
+                <Said
+                  at="/mixing/mixer/size"
+                  value={mixing.mixer.size}
+                  label={fields.mixerSize[mixing.mixer.kind]}
+                />
+                <Said
+                  at="/mixing/mixer/mostMass"
+                  value={mixing.mixer.mostMass ?? ''}
+                  label={fields.mostMass}
+                  ifEmpty={fields.noLimit}
+                />
+              </Group>
+            </>
+          )}
           <Group gap="xs" align="flex-start" wrap="nowrap">
             <Amount at="/mixing/hands" value={mixing.hands} label={fields.hands} />
-            <Amount at="/mixing/mixers" value={mixing.mixers ?? 1} label={fields.mixersCount} />
+            {!load?.truck && (
+              <Amount at="/mixing/mixers" value={mixing.mixers ?? 1} label={fields.mixersCount} />
+            )}
             {several && pour?.said != null && (
               <Amount
                 at={`/pours/${pour.said}/hands`}
@@ -212,29 +234,31 @@ export function LoadStep() {
             )}
             <Said at="/mixing/barrowRun" value={mixing.barrowRun} label={fields.barrowRun} />
           </Group>
-          <Group gap="xs" align="flex-start" wrap="nowrap">
-            <Amount
-              at="/mixing/waterC"
-              value={mixing.waterC}
-              label={fields.waterTemperature(format.thermometer.unit)}
-              scale={format.thermometer}
-            />
-            <Amount
-              at="/mixing/wantedMixC"
-              value={mixing.wantedMixC}
-              label={fields.wantedMix(format.thermometer.unit)}
-              scale={format.thermometer}
-              optional
-            />
-          </Group>
+          {!load?.truck && (
+            <Group gap="xs" align="flex-start" wrap="nowrap">
+              <Amount
+                at="/mixing/waterC"
+                value={mixing.waterC}
+                label={fields.waterTemperature(format.thermometer.unit)}
+                scale={format.thermometer}
+              />
+              <Amount
+                at="/mixing/wantedMixC"
+                value={mixing.wantedMixC}
+                label={fields.wantedMix(format.thermometer.unit)}
+                scale={format.thermometer}
+                optional
+              />
+            </Group>
+          )}
           {water && (
             <p className={classes.tasks}>
               {words.waterFor(format.celsius(water.result))}{' '}
               <Why code="warmWater" about={words.waterForWhy} />
             </p>
           )}
-          {load && <p className={classes.tasks}>{words.tasks(load.tasks)}</p>}
-          {load && <MeasureOut load={load} />}
+          {load && !load.truck && <p className={classes.tasks}>{words.tasks(load.tasks)}</p>}
+          {load && !load.truck && <MeasureOut load={load} />}
           {load && <PaceFields document={document} load={load} />}
           <Notes under={['/mixing']} only={['note', 'caution']} />
         </>

@@ -16,6 +16,7 @@ import {
 import { useDocument, useEditing } from '../../job/JobContext';
 import type { MixPointer } from '../../job/pointer';
 import classes from './MixStep.module.css';
+import { STONES } from './stones';
 
 /** A mix of the job, and where it stands in it. */
 interface OfMix<M extends MixDocument = MixDocument> {
@@ -55,9 +56,6 @@ export function BagFields({
     </>
   );
 }
-
-/** Sizes that stone is sold in, mm. */
-const STONES = [10, 12.5, 20, 25];
 
 export function PartsFields({ at, mix }: OfMix<Extract<MixDocument, { kind: 'parts' }>>) {
   const { set, format } = useEditing();

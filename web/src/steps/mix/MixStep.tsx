@@ -16,6 +16,7 @@ import { WaterLadder } from '../../drawing/WaterLadder';
 import { useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import { AdditiveFields, BagFields, ContainerFields, PartsFields } from './MixFields';
 import { newMixId, otherKind, withoutMix } from './mixes';
+import { TruckFields } from './TruckFields';
 import { WaysTable } from './WaysTable';
 
 type View = keyof typeof words.views;
@@ -43,6 +44,11 @@ function sentenceOf(mix: MixReport | null, bags: Bag[], own: BuyDocument['bags']
       askedOf(mix, format)
     );
   }
+  if (mix.ready)
+    return (
+      words.ready(format.bulk(mix.ready.orderL), strength, format.small(mix.ready.stoneMm), mix.ready.loads) +
+      askedOf(mix, format)
+    );
   if (!parts) return words.blocked;
   const dry = dryThings
     .filter((t) => parts[t].kg > 0)
@@ -65,7 +71,7 @@ function figuresOf(mix: MixReport, offPct: number | null, yieldPct: number, form
       label: words.strength,
       value: format.strength(mix.f28Mpa),
       lead: true,
-      why: { code: bagged ? 'bagStrength' : 'partsStrength' },
+      why: { code: bagged ? 'bagStrength' : parts ? 'partsStrength' : 'readyStrength' },
     },
     {
       label: words.waterCement,
@@ -82,6 +88,14 @@ function figuresOf(mix: MixReport, offPct: number | null, yieldPct: number, form
       ...setting,
     ];
   }
+  if (mix.ready)
+    return [
+      { label: words.ordered, value: format.bulk(mix.ready.orderL), why: { code: 'truckCost' } },
+      { label: words.loads, value: number(mix.ready.loads) },
+      ...setting,
+      { label: words.slump, value: format.small(mix.ready.slumpMm) },
+      { label: words.air, value: `${number(mix.ready.airPct, 1)} %` },
+    ];
   if (!parts) return setting;
   return [
     ...dryThings
@@ -160,9 +174,12 @@ export function MixStep() {
       ways.find((w) => w.way.kind === kind);
     set(at, way?.takes ?? otherKind(said, kind, document.units));
   };
-  const shown = ways.length === 0 && view === 'ways' ? 'water' : view;
   const { ways: waysWord, ...otherViews } = words.views;
-  const views = ways.length === 0 ? otherViews : { ways: waysWord, ...otherViews };
+  const { feel } = otherViews;
+  const withoutWays = said.kind === 'ready' ? { feel } : otherViews;
+  const views = ways.length === 0 ? withoutWays : { ways: waysWord, ...withoutWays };
+  const shown: View =
+    view in views ? view : ways.length > 0 ? 'ways' : said.kind === 'ready' ? 'feel' : 'water';
   const drawing = mix && (
     <Views label={words.viewsLabel} of={views as typeof words.views} value={shown} onChoose={setView}>
       {shown === 'ways' && (
@@ -185,9 +202,9 @@ export function MixStep() {
         <FeelLadder
           stiffest={mix.demand.stiffest}
           softest={mix.demand.softest}
-          chosen={said.kind === 'parts' ? said.consistency : null}
+          chosen={said.kind === 'bagged' ? null : said.consistency}
           onChoose={
-            said.kind === 'parts'
+            said.kind !== 'bagged'
               ? (c) => {
                   set(`${at}/consistency`, c);
                 }
@@ -227,6 +244,7 @@ export function MixStep() {
             data={[
               { value: 'bagged', label: fields.bagged },
               { value: 'parts', label: fields.parts },
+              { value: 'ready', label: fields.ready },
             ]}
             onChange={(v) => {
               choose(v);
@@ -234,6 +252,8 @@ export function MixStep() {
           />
           {said.kind === 'bagged' ? (
             <BagFields at={at} mix={said} bags={bags} />
+          ) : said.kind === 'ready' ? (
+            <TruckFields at={at} mix={said} />
           ) : (
             <PartsFields at={at} mix={said} />
           )}
@@ -248,7 +268,7 @@ export function MixStep() {
             />
           </Group>
           <AdditiveFields at={at} mix={said} />
-          <ContainerFields at={at} mix={said} />
+          {said.kind !== 'ready' && <ContainerFields at={at} mix={said} />}
           <Group gap="xs">
             <Button
               size="compact-sm"

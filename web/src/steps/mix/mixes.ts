@@ -24,6 +24,7 @@ export const withoutMix = (job: JobDocument, id: string | undefined): JobDocumen
 export function otherKind(mix: MixDocument, kind: MixDocument['kind'], units: Units): MixDocument {
   const { id, exposure, containers, additives } = mix;
   const common = { ...(id === undefined ? {} : { id }), exposure, containers, additives };
+  if (kind === 'ready') return { kind, ...common, strengthMpa: 25, stoneMm: 20, consistency: 'plastic' };
   return kind === 'parts'
     ? {
         kind,

@@ -1,0 +1,2 @@
+/** Sizes that stone is sold in, mm. */
+export const STONES = [10, 12.5, 20, 25];

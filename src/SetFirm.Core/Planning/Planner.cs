@@ -228,7 +228,7 @@ public static class Planner
             all.Any(e => e.Finish == Finishing.Finish.GroundLater || e.Traits.Section == SteelSection.Counter || e.Joints.Sawn),
             job.Cure.Coats.Any(c => c.OnDry && c.RecoatLeastH > 0),
             recipe?.LiftKg,
-            pour?.Load.Load is { Place.Mixer.By: not MixedBy.Hoe },
+            pour?.Load.Load is { Place.Mixer.By: not (MixedBy.Hoe or MixedBy.Plant) },
             pour?.Day is { } day && day.Hours.Any(h => h.Air.Celsius > HotForPeopleC));
     }
 

@@ -8,8 +8,8 @@ namespace SetFirm.Core.Takeoff;
 /// <param name="Element">Index of the element it is for; null for the whole job.</param>
 public readonly record struct Need(Good Good, double Amount, int? Element = null);
 
-/// <summary>So many of one size.</summary>
-public readonly record struct Bought(Pack Pack, int Count, double Price, string Date)
+/// <summary>So many of one size; of what is sold by any amount, so much.</summary>
+public readonly record struct Bought(Pack Pack, double Count, double Price, string Date)
 {
     public double Amount => Pack.Size * Count;
 
@@ -116,7 +116,7 @@ public static class Buying
         if (good.Step > 0)
         {
             var (each, noted) = prices.Of(good, good.Packs[0]);
-            return amount > Slack && Ordered(good, amount) is var ordered ? [new Bought(new Pack(ordered, good.Packs[0].Price * ordered), 1, each * ordered, noted)] : [];
+            return amount > Slack && Ordered(good, amount) is var ordered ? [new Bought(good.Packs[0], ordered, each, noted)] : [];
         }
 
         Span<int> counts = stackalloc int[MostPacks];

@@ -45,7 +45,7 @@ public sealed record BuyLineReport(
 /// <param name="Price">For one.</param>
 /// <param name="Noted">True where the price is the user's own.</param>
 /// <param name="Date">When it was noted; empty where not.</param>
-public sealed record PackReport(string Id, double Size, int Count, double Price, bool Noted, string Date);
+public sealed record PackReport(string Id, double Size, double Count, double Price, bool Noted, string Date);
 
 public sealed record GroupCost(GoodGroup Group, double Cost);
 

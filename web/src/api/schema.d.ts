@@ -5202,7 +5202,7 @@ export interface components {
              */
             size: number;
             /**
-             * Format: int32
+             * Format: double
              * @description How many.
              */
             count: number;

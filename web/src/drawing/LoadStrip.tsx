@@ -56,12 +56,19 @@ export function LoadStrip({ load: plan, chosen, onChoose, format }: LoadStripPro
           }}
         >
           <span className={classes.time}>
-            {b.waterAdded !== null && (
-              <>
-                <Heard>{words.firstWater}</Heard>
-                {format.time(b.waterAdded)}
-              </>
-            )}
+            {plan.truck
+              ? b.placed !== null && (
+                  <>
+                    <Heard>{words.placed}</Heard>
+                    {format.time(b.placed)}
+                  </>
+                )
+              : b.waterAdded !== null && (
+                  <>
+                    <Heard>{words.firstWater}</Heard>
+                    {format.time(b.waterAdded)}
+                  </>
+                )}
           </span>
           <span className={classes.vessel}>
             <span

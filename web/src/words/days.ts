@@ -4,6 +4,8 @@ import type { Enum } from '../api/client';
 export const day = {
   sentence: (date: string, start: string, ends: string, doneBy: string) =>
     `${date}: first water at ${start}, the last batch lies at ${ends}, and you wash the tools after ${doneBy}.`,
+  byTruck: (date: string, arrives: string, ends: string, doneBy: string) =>
+    `${date}: the truck comes at ${arrives}, the last of it lies at ${ends}, and you wash the tools after ${doneBy}.`,
   last: (pass: string, opens: string, closes: string) => ` ${pass} between ${opens} and ${closes}.`,
   blocked: 'The day cannot be told yet. What is missing is said at its field, here or in an earlier step.',
   views: { hours: 'The day', starts: 'When to start' },

@@ -363,9 +363,9 @@ const remedies: Sentences<Mend> = {
   everyOtherPanel: () => 'Pour every other panel first',
   addHand: (e) =>
     e.ageMin != null
-      ? `Ask one more: ${number(e.hands)} hands, ${duration(e.ageMin)} old`
+      ? `With ${number(e.hands)} hands: ${duration(e.ageMin)} old`
       : e.mixingMin != null
-        ? `Ask one more: ${number(e.hands)} hands, done in ${duration(e.mixingMin)}`
+        ? `With ${number(e.hands)} hands: done in ${duration(e.mixingMin)}`
         : `Have ${number(e.hands)} hands`,
   addMixer: (e) => `Run ${number(e.mixers)} mixers: ${duration(e.ageMin)} old`,
   retard: (e) => `One dose of retarder: may be ${duration(e.limitMin)} old`,

@@ -231,6 +231,7 @@ export const load = {
   batch: (n: number) => `Batch ${String(n)}`,
   zone: (n: number) => `zone ${String(n)}`,
   firstWater: 'first water',
+  placed: 'placed',
   heardBatch: 'batch',
   heardBags: 'bags',
   heardCement: 'of cement',

@@ -93,11 +93,9 @@ test('what is misspelt does not compile', () => {
 
 test('one helper more is told by what it changes', () => {
   const format = formatsFor('metric', 'UTC');
-  expect(remedyText({ code: 'addHand', hands: 3, ageMin: 8 }, format)).toBe(
-    'Ask one more: 3 hands, 8 min old',
-  );
+  expect(remedyText({ code: 'addHand', hands: 3, ageMin: 8 }, format)).toBe('With 3 hands: 8 min old');
   expect(remedyText({ code: 'addHand', hands: 3, mixingMin: 70 }, format)).toBe(
-    'Ask one more: 3 hands, done in 1 h 10 min',
+    'With 3 hands: done in 1 h 10 min',
   );
 });
 

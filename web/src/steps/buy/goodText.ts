@@ -32,6 +32,8 @@ export const packsText = (line: BuyLine, format: Formats): string =>
         .map((p) =>
           line.unit === 'piece' && p.size === 1
             ? number(p.count)
-            : words.packs(number(p.count), amountText(line, p.size, format)),
+            : line.unit === 'm3' || line.unit === 'min'
+              ? amountText(line, p.count, format)
+              : words.packs(number(p.count), amountText(line, p.size, format)),
         )
         .join(', ');

@@ -28,13 +28,14 @@ import { SiteFields } from './SiteFields';
 import { TypedForecast } from './TypedForecast';
 import classes from './DayStep.module.css';
 
-function sentenceOf(day: DayReport | null, format: Formats): string {
+function sentenceOf(day: DayReport | null, arrives: string | null, format: Formats): string {
   if (!day) return words.blocked;
   const last = day.passes.at(-1);
+  const begins = arrives ?? day.start;
   return (
-    words.sentence(
-      format.date(day.start),
-      format.time(day.start),
+    (arrives === null ? words.sentence : words.byTruck)(
+      format.date(begins),
+      format.time(begins),
       format.time(day.mixingEnds),
       format.time(day.doneBy),
     ) +
@@ -235,7 +236,7 @@ export function DayStep() {
     <StepLayout
       ofPour
       title={steps.day}
-      sentence={sentenceOf(day, format)}
+      sentence={sentenceOf(day, sections.load?.truck?.arrivesAt ?? null, format)}
       drawing={
         day && (
           <Views label={mixWords.viewsLabel} of={words.views} value={view} onChoose={setView}>

@@ -163,7 +163,19 @@ internal sealed class PourPlanner(
         var finish = covered ? Finishing.Finish.AsCast : part.Course == Course.Slurry ? Finishing.Finish.Pebbles : element.Finish;
         return new PourElement(
             element.Index, part.Litres, element.FaceM2 * part.FaceShare, part.Course is null ? element.Cast.Depth : course.Depth, BelowIt(element, part.Course), finish,
-            element.Joints.Sawn && !covered, element.Traits.InMould && finish == Finishing.Finish.AsCast, element.Traits.Mould != Formwork.MouldKind.None);
+            element.Joints.Sawn && !covered, element.Traits.InMould && finish == Finishing.Finish.AsCast, element.Traits.Mould != Formwork.MouldKind.None)
+        { PanelEnds = part.FaceShare < 1 - 1e-6 ? [] : PanelEnds(element.Joints.Panels) };
+    }
+
+    private static ImmutableArray<double> PanelEnds(ImmutableArray<NumberedPanel> panels)
+    {
+        if (panels.Length < 2)
+        {
+            return [];
+        }
+
+        var (whole, filled) = (panels.Sum(p => p.Shape.AreaM2), 0.0);
+        return [.. panels.Select(p => (filled += p.Shape.AreaM2) / whole)];
     }
 
     private static Below BelowIt(ElementPlan element, Course? course) =>

@@ -261,6 +261,28 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
 
     private Pass Made(PassTask made) => plan.Pour.Zones[made.Zone].Rules[made.Pass].Pass;
 
+    // Of the joints of what is being filled the one nearest to where a batch ends, and the batch with which the panel before it is full; the last panel ends in no joint.
+    private (int Panel, int Batch)? JointNear(int batch)
+    {
+        var batches = task.Load.Batches;
+        double Poured(int upTo) => Enumerable.Range(0, upTo).Sum(b => batches.VolumeOf(b).Litres);
+        var (there, before) = (Poured(batch), 0.0);
+        foreach (var element in task.Elements)
+        {
+            if (there <= before + element.PourL + 1e-6 && element.PanelEnds.Length > 1)
+            {
+                var from = before;
+                var (panel, full) = element.PanelEnds.SkipLast(1).Select((end, i) => (Panel: i + 1, FullL: from + (end * element.PourL))).MinBy(p => Math.Abs(p.FullL - there));
+                var with = Enumerable.Range(1, batches.Units.Length).First(b => Poured(b) >= full - 1e-6 || b == batches.Units.Length);
+                return (panel, with);
+            }
+
+            before += element.PourL;
+        }
+
+        return null;
+    }
+
     /// <summary>Whether there are hands for every pass.</summary>
     private void Hands()
     {
@@ -270,9 +292,11 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
         if (stops is [var stop, ..])
         {
             var batch = plan.Schedule.Batches.Last(b => b.WaterAdded <= plan.Start + Duration.FromHours(stop.BeginsH)).Number;
+            var joint = JointNear(batch);
             remarks.Note(
                 at.Mixing.Hands,
-                new Notice.MixingStops(Pass: Made(stop), Zone: stop.Zone + 1, Batch: batch, PauseMin: stops.Sum(t => t.EndsH - t.BeginsH) * 60, Times: stops.Length),
+                new Notice.MixingStops(
+                    Pass: Made(stop), Zone: stop.Zone + 1, Batch: batch, PauseMin: stops.Sum(t => t.EndsH - t.BeginsH) * 60, Times: stops.Length, Panel: joint?.Panel, PanelBatch: joint?.Batch),
                 crew.Hands < LoadAdvice.MostHands ? [new Remedy(new Mend.AddHand(Hands: crew.Hands + 1), [new Edit(at.Mixing.Hands, Number: crew.Hands + 1)])] : []);
         }
 

@@ -30,8 +30,8 @@ public abstract partial record Notice
 
     public sealed record WaterScalds(double WaterC, double LimitC) : Notice;
 
-    /// <summary>Everybody is called away to a pass: the mixer stands after this batch.</summary>
-    public sealed record MixingStops(Pass Pass, int Zone, int Batch, double PauseMin, int Times) : Notice;
+    /// <summary>Everybody is called away to a pass: the mixer stands after this batch. The joint nearest to it is where to leave off: behind this panel, full with that batch.</summary>
+    public sealed record MixingStops(Pass Pass, int Zone, int Batch, double PauseMin, int Times, int? Panel, int? PanelBatch) : Notice;
 
     /// <summary>Hands are with another zone while this one closes.</summary>
     public sealed record ZonesCollide(Pass Pass, int Zone, double LateMin, int Hands) : Notice;

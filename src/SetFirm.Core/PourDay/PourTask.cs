@@ -21,7 +21,11 @@ namespace SetFirm.Core.PourDay;
 /// <param name="Sawn">It has joints to saw.</param>
 /// <param name="Back">What lies open is its back: how fast that dries is no decision.</param>
 /// <param name="Tapped">It is filled soft into a mould and tapped as it lands.</param>
-public sealed record PourElement(int Index, double PourL, double FaceM2, Length Depth, Below Below, Finish Finish, bool Sawn, bool Back, bool Tapped);
+public sealed record PourElement(int Index, double PourL, double FaceM2, Length Depth, Below Below, Finish Finish, bool Sawn, bool Back, bool Tapped)
+{
+    /// <summary>Where each of its panels is full, share of its volume, in pouring order; none where it has no joints.</summary>
+    public ImmutableArray<double> PanelEnds { get; init; } = [];
+}
 
 /// <summary>Where a pour's own choices stand in the document.</summary>
 public sealed record TaskPlaces(Place Date, Place Start, MixingPlaces Mixing, MixPlaces Mix);

@@ -64,6 +64,15 @@ public sealed class ConflictTests
         var says = stops.Says<Notice.MixingStops>();
         says.PauseMin.ShouldBeGreaterThan(0);
         says.Batch.ShouldBeInRange(1, report.Load!.Batches.Count - 1);
+        // It leaves off at the joint nearest to there: behind a panel that is full with the batch that is told.
+        var panels = report.Shape!.Elements[0].Joints.Panels;
+        panels.Count.ShouldBeGreaterThan(1);
+        double Full(int panel) => panels.Where(p => p.Number <= panel).Sum(p => p.AreaM2) / panels.Sum(p => p.AreaM2) * report.Shape.OrderL;
+        double Poured(int batch) => report.Load.Batches.Take(batch).Sum(b => b.VolumeL);
+        says.Panel!.Value.ShouldBeInRange(1, panels.Count - 1);
+        Enumerable.Range(1, panels.Count - 1).MinBy(p => Math.Abs(Full(p) - Poured(says.Batch))).ShouldBe(says.Panel.Value);
+        Poured(says.PanelBatch!.Value).ShouldBeGreaterThanOrEqualTo(Full(says.Panel.Value) - 1e-6);
+        Poured(says.PanelBatch.Value - 1).ShouldBeLessThan(Full(says.Panel.Value));
         // While it floats, nothing goes into the mixer.
         foreach (var pass in report.Day!.Zones.SelectMany(z => z.Passes).Where(p => p.Begins is { } at && at < report.Day.MixingEnds))
         {

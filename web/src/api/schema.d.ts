@@ -4138,7 +4138,7 @@ export interface components {
             /** Format: int32 */
             hands: number;
         };
-        /** @description Everybody is called away to a pass: the mixer stands after this batch. */
+        /** @description Everybody is called away to a pass: the mixer stands after this batch. The joint nearest to it is where to leave off: behind this panel, full with that batch. */
         NoticeMixingStops: {
             /** @enum {string} */
             code: "mixingStops";
@@ -4151,6 +4151,10 @@ export interface components {
             pauseMin: number;
             /** Format: int32 */
             times: number;
+            /** Format: int32 */
+            panel: null | number;
+            /** Format: int32 */
+            panelBatch: null | number;
         };
         NoticeMoreThanADay: {
             /** @enum {string} */

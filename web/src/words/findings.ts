@@ -239,7 +239,7 @@ const findings: Sentences<Notice> = {
   mixTooHot: (f, fmt) =>
     `The mix comes out at ${fmt.celsius(f.mixC)}; over ${fmt.celsius(f.limitC)} it sets too fast. Colder water, shaded bags, an earlier start.`,
   mixingStops: (f) =>
-    `Everybody is called away after batch ${number(f.batch)}: ${passes[f.pass].toLowerCase()} on part ${number(f.zone)}${f.times > 1 ? ', and again later' : ''}. The mixer stands ${duration(f.pauseMin)} in all; leave off at a joint.`,
+    `Everybody is called away after batch ${number(f.batch)}: ${passes[f.pass].toLowerCase()} on part ${number(f.zone)}${f.times > 1 ? ', and again later' : ''}. The mixer stands ${duration(f.pauseMin)} in all; leave off ${f.panel == null || f.panelBatch == null ? 'at a joint' : `at the joint behind panel ${number(f.panel)}, full with batch ${number(f.panelBatch)}`}.`,
   zonesCollide: (f) =>
     `${passes[f.pass]} on part ${number(f.zone)} is begun ${duration(f.lateMin)} too late: ${f.hands === 1 ? 'one pair of hands is' : `${number(f.hands)} pairs of hands are`} busy elsewhere.`,
   afterDark: (f) => `${passes[f.pass]} falls into the dark. Start earlier, or have lights ready.`,

@@ -29,7 +29,7 @@ internal static class JobReader
     private const double MostBagWaterL = 20;
     private const double MostCementAdded = 20;
     private const double MostDoses = 4;
-    private const double MostPigment = 20;
+    private const double MostOfCement = 30;
     private const int MostMixers = 4;
     private const double MostBarrowMm = 200_000;
     private const double MostPrice = 1e6;
@@ -257,8 +257,8 @@ internal static class JobReader
         var (doses, sound) = (new List<Dose>(), true);
         foreach (var kind in Enum.GetValues<Additive>())
         {
-            var (amount, pigment) = (mix.Additives.Of(kind), kind == Additive.Pigment);
-            sound &= gate.InRange(at.Additive(kind), amount, 0, pigment ? MostPigment : MostDoses, pigment ? RangeUnit.Pct : RangeUnit.None);
+            var (amount, ofCement) = (mix.Additives.Of(kind), Additives.OfCement(kind));
+            sound &= gate.InRange(at.Additive(kind), amount, 0, ofCement ? MostOfCement : MostDoses, ofCement ? RangeUnit.Pct : RangeUnit.None);
             if (amount > 0)
             {
                 doses.Add(new Dose(kind, amount));

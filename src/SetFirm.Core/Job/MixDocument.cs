@@ -134,6 +134,10 @@ public sealed record AdditivesDocument
     /// <summary>Per cent of the cement by mass.</summary>
     public double Pigment { get; init; }
 
+    /// <summary>Per cent of the cement by mass, by what is solid of it.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public double Polymer { get; init; }
+
     internal double Of(Additive additive) => additive switch
     {
         Additive.Retarder => Retarder,
@@ -143,6 +147,7 @@ public sealed record AdditivesDocument
         Additive.AirEntrainer => AirEntrainer,
         Additive.Antifreeze => Antifreeze,
         Additive.Pigment => Pigment,
+        Additive.Polymer => Polymer,
         _ => throw new System.Diagnostics.UnreachableException(),
     };
 }

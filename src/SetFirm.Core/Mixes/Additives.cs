@@ -25,11 +25,14 @@ public enum Additive
 
     /// <summary>Colour, in per cent of the cement by mass.</summary>
     Pigment,
+
+    /// <summary>Liquid or powder, by what is solid of it.</summary>
+    Polymer,
 }
 
 /// <summary>An additive and how much of it.</summary>
 /// <param name="Kind">Which.</param>
-/// <param name="Amount">Doses to a bag (or to 25 kg of cement); of pigment, per cent of the cement by mass.</param>
+/// <param name="Amount">Doses to a bag (or to 25 kg of cement); of pigment and polymer, per cent of the cement by mass.</param>
 public readonly record struct Dose(Additive Kind, double Amount);
 
 /// <summary>What additives do to a mix. Source: common labels (tune).</summary>
@@ -37,6 +40,9 @@ public static class Additives
 {
     /// <summary>Doses of retarder that one bag takes.</summary>
     public const double MostRetarder = 1;
+
+    /// <summary>It is weighed against the cement, not dosed.</summary>
+    public static bool OfCement(Additive kind) => kind is Additive.Pigment or Additive.Polymer;
 
     /// <summary>Pigment is meant for up to this much of the cement, per cent; past the second it costs strength.</summary>
     public const double UsualPigmentPercent = 6;
@@ -63,7 +69,7 @@ public static class Additives
     {
         Additive.Retarder => Math.Pow(RetarderFactor, dose.Amount),
         Additive.Accelerator or Additive.ChlorideAccelerator => Math.Pow(AcceleratorFactor, Math.Min(dose.Amount, 1)),
-        Additive.Plasticiser or Additive.AirEntrainer or Additive.Antifreeze or Additive.Pigment => 1,
+        Additive.Plasticiser or Additive.AirEntrainer or Additive.Antifreeze or Additive.Pigment or Additive.Polymer => 1,
         _ => throw new System.Diagnostics.UnreachableException(),
     };
 

@@ -14,6 +14,7 @@ public enum MeasuredThing
     Water,
     Additive,
     Pigment,
+    Polymer,
     Fibre,
 
     /// <summary>Off a truck.</summary>

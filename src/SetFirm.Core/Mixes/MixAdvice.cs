@@ -310,7 +310,7 @@ public static class MixAdvice
                 case Additive.Accelerator or Additive.ChlorideAccelerator when recipe.Doses.Any(d => d.Kind == Additive.Retarder):
                     remarks.Warn(place, new Notice.RetardedAndAccelerated(), Without(kind, at));
                     break;
-                case Additive.Pigment when recipe.PigmentKg(1) is null:
+                case var weighed when Additives.OfCement(weighed) && recipe.OfCementKg(weighed, 1) is null:
                     remarks.Note(place, new Notice.PigmentByLabel());
                     break;
             }

@@ -31,17 +31,18 @@ public abstract record Recipe(ConcreteMix Mix, BatchUnit Unit, double StoneMm, I
     /// <summary>How many bags' doses one unit takes.</summary>
     protected abstract double UnitDoses { get; }
 
-    public double? PigmentKg(int units) => Doses.FirstOrDefault(d => d.Kind == Additive.Pigment) is { Amount: > 0 } pigment ? UnitCementKg * units * pigment.Amount / 100 : 0;
+    /// <summary>What is weighed against the cement, in so many units; null where the bag does not tell its cement.</summary>
+    public double? OfCementKg(Additive kind, int units) => Doses.FirstOrDefault(d => d.Kind == kind) is { Amount: > 0 } dose ? UnitCementKg * units * dose.Amount / 100 : 0;
 
-    /// <summary>Doses of an additive in so many units; of pigment see <see cref="PigmentKg"/>.</summary>
+    /// <summary>Doses of an additive in so many units; of what is weighed against the cement see <see cref="OfCementKg"/>.</summary>
     public double DosesIn(Dose dose, int units) => dose.Amount * UnitDoses * units;
 
     protected IEnumerable<Measure> MeasuredDoses(int units)
     {
         foreach (var dose in Doses)
         {
-            yield return dose.Kind == Additive.Pigment
-                ? new Measure(MeasuredThing.Pigment, "", null, 0, 0, PigmentKg(units) ?? 0)
+            yield return Additives.OfCement(dose.Kind)
+                ? new Measure(dose.Kind == Additive.Pigment ? MeasuredThing.Pigment : MeasuredThing.Polymer, "", null, 0, 0, OfCementKg(dose.Kind, units) ?? 0)
                 : new Measure(MeasuredThing.Additive, JsonNamingPolicy.CamelCase.ConvertName(dose.Kind.ToString()), null, DosesIn(dose, units), 0, 0);
         }
     }

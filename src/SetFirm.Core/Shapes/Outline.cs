@@ -171,6 +171,9 @@ public sealed class Outline
     /// <summary>More corners than this are a drawn curve.</summary>
     private const int MostWithAxis = 60;
 
+    /// <summary>Corners that are nearer than this share of its size are one.</summary>
+    private const double MirrorSlack = 1e-3;
+
     /// <summary>What of the area may differ between an outline and its mirror.</summary>
     private const double SameShare = 2e-4;
 
@@ -190,6 +193,15 @@ public sealed class Outline
 
     private bool IsAxis(Coordinate at, double radians)
     {
+        // Corners come to lie on corners, or it is none: most lines are told so without laying the areas over each other.
+        var (cos, sin) = (Math.Cos(2 * radians), Math.Sin(2 * radians));
+        PlanPoint Reflected(PlanPoint p) => new(at.X + (cos * (p.X - at.X)) + (sin * (p.Y - at.Y)), at.Y + (sin * (p.X - at.X)) - (cos * (p.Y - at.Y)));
+        var near = MirrorSlack * Math.Sqrt(GrossArea.SquareMetres);
+        if (!IsArc(0) && Corners.Any(c => Reflected(c) is var image && !Corners.Any(other => other.DistanceTo(image) < near)))
+        {
+            return false;
+        }
+
         var reflect = NetTopologySuite.Geometries.Utilities.AffineTransformation.ReflectionInstance(at.X, at.Y, at.X + Math.Cos(radians), at.Y + Math.Sin(radians));
         return Net.SymmetricDifference(reflect.Transform(Net)).Area < SameShare * Net.Area;
     }

@@ -26,6 +26,7 @@ public enum GoodKind
     /// <summary>Of: the additive.</summary>
     Additive,
     Pigment,
+    Polymer,
     BaseStone,
 
     /// <summary>Set in a bed.</summary>

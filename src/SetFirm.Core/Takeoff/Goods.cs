@@ -44,6 +44,8 @@ public static class Goods
 
     public static Good Pigment { get; } = Of(GoodKind.Pigment, GoodGroup.Concrete, GoodUnit.Kg, 1, "", 0, new Pack(5, 32), new Pack(1, 9));
 
+    public static Good Polymer { get; } = Of(GoodKind.Polymer, GoodGroup.Concrete, GoodUnit.Kg, 1, "", 0, new Pack(5, 38), new Pack(1, 11));
+
     public static Good BaseStone { get; } = Of(GoodKind.BaseStone, GoodGroup.Ground, GoodUnit.Kg, 1, "", 0, new Pack(850, 48), new Pack(25, 3));
 
     public static Good Pebbles { get; } = Of(GoodKind.Pebbles, GoodGroup.Surface, GoodUnit.Kg, 1, "", 0, new Pack(20, 9));

@@ -51,7 +51,7 @@ public static class RecipeNeeds
         ];
     }
 
-    private static IEnumerable<Need> Doses(Recipe recipe, int units) => recipe.Doses.Select(dose => dose.Kind == Additive.Pigment
-        ? new Need(Goods.Pigment, recipe.PigmentKg(units) ?? 0)
+    private static IEnumerable<Need> Doses(Recipe recipe, int units) => recipe.Doses.Select(dose => Additives.OfCement(dose.Kind)
+        ? new Need(dose.Kind == Additive.Pigment ? Goods.Pigment : Goods.Polymer, recipe.OfCementKg(dose.Kind, units) ?? 0)
         : new Need(Goods.Additive(dose.Kind), recipe.DosesIn(dose, units)));
 }

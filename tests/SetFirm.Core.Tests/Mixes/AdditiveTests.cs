@@ -15,6 +15,7 @@ public sealed class AdditiveTests
     [InlineData(Additive.Accelerator, 3, 0.6)] // more does no more
     [InlineData(Additive.Plasticiser, 1, 1)]
     [InlineData(Additive.Pigment, 6, 1)]
+    [InlineData(Additive.Polymer, 12, 1)]
     public void A_dose_scales_both_set_times(Additive kind, double amount, double factor)
     {
         var plain = Samples.Mix(initialSetH: 5, finalSetH: 7);

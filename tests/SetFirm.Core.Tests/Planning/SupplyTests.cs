@@ -235,8 +235,9 @@ public sealed class SupplyTests
     [Fact]
     public void Everything_that_is_measured_out_is_what_the_batches_take()
     {
-        var job = Samples.Terrace() with { Mix = Split with { Additives = new AdditivesDocument { Pigment = 4, Plasticiser = 1 } } };
-        var load = Plans.Of(job, Mild).Load!;
+        var job = Samples.Terrace() with { Mix = Split with { Additives = new AdditivesDocument { Pigment = 4, Polymer = 12, Plasticiser = 1 } } };
+        var plan = Plans.Of(job, Mild);
+        var load = plan.Load!;
         foreach (var total in load.MeasureOut)
         {
             load.Recipes.Sum(r => r.Batches * r.Measures.Where(m => (m.What, m.Of) == (total.What, total.Of)).Sum(m => m.Count)).ShouldBe(total.Count, 1e-9);
@@ -244,6 +245,8 @@ public sealed class SupplyTests
 
         var cement = load.MeasureOut.Single(m => m.What == MeasuredThing.Cement).Kg;
         load.MeasureOut.Single(m => m.What == MeasuredThing.Pigment).Kg.ShouldBe(0.04 * cement, 1e-6);
+        load.MeasureOut.Single(m => m.What == MeasuredThing.Polymer).Kg.ShouldBe(0.12 * cement, 1e-6);
+        plan.Buy!.Lines.Single(l => l.Kind == GoodKind.Polymer).Used.ShouldBe(0.12 * cement, 1e-6);
         load.MeasureOut.Single(m => m.What == MeasuredThing.Additive).Count.ShouldBe(cement / 25, 1e-6);
         load.LoadingOrder.Select(m => m.Step).ShouldContain(LoadingStep.Colour);
     }

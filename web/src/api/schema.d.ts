@@ -316,7 +316,7 @@ export interface components {
          * @description What is stirred into a mix in small amounts.
          * @enum {unknown}
          */
-        Additive: "retarder" | "accelerator" | "chlorideAccelerator" | "plasticiser" | "airEntrainer" | "antifreeze" | "pigment";
+        Additive: "retarder" | "accelerator" | "chlorideAccelerator" | "plasticiser" | "airEntrainer" | "antifreeze" | "pigment" | "polymer";
         /** @description How much of each additive: doses to a bag (or to 25 kg of cement); 0 has none. */
         AdditivesDocument: {
             /** Format: double */
@@ -336,6 +336,11 @@ export interface components {
              * @description Per cent of the cement by mass.
              */
             pigment?: number;
+            /**
+             * Format: double
+             * @description Per cent of the cement by mass, by what is solid of it.
+             */
+            polymer?: number;
         };
         /** @description One bag to choose from. */
         BagDto: {
@@ -1991,7 +1996,7 @@ export interface components {
          * @description What kind of thing; the browser has its words.
          * @enum {unknown}
          */
-        GoodKind: "bag" | "cement" | "sand" | "stone" | "ballast" | "additive" | "pigment" | "baseStone" | "pebbles" | "board" | "stake" | "splicePlate" | "formScrew" | "masonryNail" | "sheet" | "bendStrip" | "mouldScrew" | "seamSealant" | "releaseOil" | "bar" | "meshSheet" | "fibre" | "scrim" | "chair" | "tieWire" | "isolationStrip" | "bondBreaker" | "plastic" | "tape" | "burlap" | "curingCompound" | "cureAndSeal" | "sealer" | "gloves" | "goggles" | "dustMask" | "truck";
+        GoodKind: "bag" | "cement" | "sand" | "stone" | "ballast" | "additive" | "pigment" | "polymer" | "baseStone" | "pebbles" | "board" | "stake" | "splicePlate" | "formScrew" | "masonryNail" | "sheet" | "bendStrip" | "mouldScrew" | "seamSealant" | "releaseOil" | "bar" | "meshSheet" | "fibre" | "scrim" | "chair" | "tieWire" | "isolationStrip" | "bondBreaker" | "plastic" | "tape" | "burlap" | "curingCompound" | "cureAndSeal" | "sealer" | "gloves" | "goggles" | "dustMask" | "truck";
         /**
          * @description What it is counted in.
          * @enum {unknown}
@@ -2892,7 +2897,7 @@ export interface components {
          * @description What is measured.
          * @enum {unknown}
          */
-        MeasuredThing: "bag" | "addedCement" | "cement" | "sand" | "stone" | "ballast" | "water" | "additive" | "pigment" | "fibre" | "readyMix";
+        MeasuredThing: "bag" | "addedCement" | "cement" | "sand" | "stone" | "ballast" | "water" | "additive" | "pigment" | "polymer" | "fibre" | "readyMix";
         /**
          * @description What an edge meets.
          * @enum {unknown}

@@ -10,6 +10,7 @@ export function measureAmount(m: Measure, format: Formats): string {
     case 'additive':
       return mix.doses(eighths(m.count));
     case 'pigment':
+    case 'polymer':
     case 'fibre':
     case 'addedCement':
       return format.weighed(m.kg);

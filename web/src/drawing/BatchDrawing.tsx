@@ -95,7 +95,9 @@ function Row({ m, y, width, format }: { m: Measure; y: number; width: number; fo
       <text x={16} y={y + 38} className={classes.name}>
         {measureName(m)}
         {m.what === 'water' && m.in && `, ${counted(eighths(m.count), m.in)}`}
-        {m.kg > 0 && !['water', 'pigment', 'addedCement'].includes(m.what) && `, ${format.mass(m.kg)}`}
+        {m.kg > 0 &&
+          !['water', 'pigment', 'polymer', 'addedCement'].includes(m.what) &&
+          `, ${format.mass(m.kg)}`}
       </text>
       {kind !== null &&
         Array.from({ length: shown }, (_, i) => (

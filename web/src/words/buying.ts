@@ -11,6 +11,7 @@ export const goods: Record<Enum<'GoodKind'>, (which: string) => string> = {
   pebbles: () => 'Pebbles to set by hand',
   additive: (which) => which,
   pigment: () => 'Pigment',
+  polymer: () => 'Polymer for concrete, by what is solid of it',
   baseStone: () => 'Stone for the base',
   board: (which) => `Board ${which}`,
   stake: () => 'Stakes',

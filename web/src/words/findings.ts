@@ -183,7 +183,7 @@ const findings: Sentences<Notice> = {
   airNotForBags: () =>
     'A bag is made up without air, and stirring it in is guesswork. Mix by parts, or order a truck.',
   retardedAndAccelerated: () => 'One additive slows the set and the other hurries it. Leave one out.',
-  pigmentByLabel: () => 'The bag does not tell its cement: dose the pigment as its own label says.',
+  pigmentByLabel: () => 'The bag does not tell its cement: dose it as its own label says.',
   chlorideRustsSteel: () => 'Chloride rusts the steel in it. Take an accelerator without chloride.',
   plasticisedSegregates: (f, fmt) =>
     `With a plasticiser, stone of ${fmt.small(f.stoneMm)} sinks in a form ${fmt.small(f.deepMm)} deep; up to ${fmt.small(f.mostMm)} it stays where it is.`,

@@ -34,6 +34,7 @@ export const things: Record<Enum<'MeasuredThing'>, string> = {
   water: 'water',
   additive: 'additive',
   pigment: 'pigment',
+  polymer: 'polymer',
   fibre: 'fibre',
   readyMix: 'off the truck',
 };
@@ -46,6 +47,7 @@ export const additives: Record<Additive, string> = {
   airEntrainer: 'Air entrainer',
   antifreeze: 'Antifreeze',
   pigment: 'Pigment, % of cement',
+  polymer: 'Polymer, % of cement',
 };
 
 export const partsSchools: Record<NonNullable<Enum<'PartsSchool'>>, [name: string, reason: string]> = {
@@ -144,7 +146,7 @@ export const mix = {
   feelDrawing: 'How the mix should feel, from crumbly to pouring',
   wanted: 'wanted here',
   additivesTitle: 'Additives',
-  additivesHint: 'Doses to a bag, or to 25 kg of cement; pigment in % of the cement. 0 has none.',
+  additivesHint: 'Doses to a bag, or to 25 kg of cement; pigment and polymer in % of the cement. 0 has none.',
   containersTitle: 'Your own containers',
   containersHint:
     'What each holds as you fill it: a volume, or its weight filled with the dry thing. A shovel is about 4 L of sand, 3 L of stone.',

@@ -132,7 +132,9 @@ function MeasureOut({ load }: { load: Load }) {
             <dt>{measureName(m)}</dt>
             <dd>
               {measureAmount(m, format)}
-              {m.kg > 0 && m.what !== 'water' && m.what !== 'pigment' && <small> {format.mass(m.kg)}</small>}
+              {m.kg > 0 && m.what !== 'water' && m.what !== 'pigment' && m.what !== 'polymer' && (
+                <small> {format.mass(m.kg)}</small>
+              )}
             </dd>
           </div>
         ))}

@@ -117,7 +117,7 @@ export function AdditiveFields({ at, mix }: OfMix) {
             at={`${at}/additives/${k}`}
             value={mix.additives[k] ?? 0}
             label={additiveNames[k]}
-            step={k === 'pigment' ? 1 : 0.5}
+            step={k === 'pigment' || k === 'polymer' ? 1 : 0.5}
           />
         ))}
       </div>

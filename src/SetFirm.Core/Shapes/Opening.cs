@@ -15,6 +15,11 @@ public abstract record Opening
 
     private protected abstract Area Ring(Length wide);
 
+    /// <summary>With its rebate: what of the face it takes.</summary>
+    public Opening WithRebate => Rebate is { Width: var wide } ? Grown(wide) : this;
+
+    private protected abstract Opening Grown(Length by);
+
     public PlanPoint Centre { get; }
 
     public abstract Area Area { get; }
@@ -44,6 +49,8 @@ public abstract record Opening
         public override Opening MovedTo(PlanPoint centre) => new Round(centre, Diameter) { Rebate = Rebate };
 
         private protected override Area Ring(Length wide) => Area.FromSquareMetres(Math.PI * wide.Metres * (Diameter.Metres + wide.Metres));
+
+        private protected override Opening Grown(Length by) => new Round(At, Length.FromMetres(Diameter.Metres + (2 * by.Metres)));
     }
 
     /// <param name="At">Its middle.</param>
@@ -66,6 +73,9 @@ public abstract record Opening
         // Square corners stay square further out, round ones round.
         private protected override Area Ring(Length wide) =>
             Area.FromSquareMetres(wide.Metres * (Perimeter.Metres + ((Corner.Metres > 0 ? Math.PI : 4) * wide.Metres)));
+
+        private protected override Opening Grown(Length by) => new Rectangular(
+            At, Length.FromMetres(Width.Metres + (2 * by.Metres)), Length.FromMetres(Depth.Metres + (2 * by.Metres)), Corner.Metres > 0 ? Length.FromMetres(Corner.Metres + by.Metres) : default);
     }
 }
 

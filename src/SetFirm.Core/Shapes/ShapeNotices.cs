@@ -46,6 +46,9 @@ public abstract partial record Notice
     /// <summary>A step for a flange leaves too little under it; 0 where nothing is let into such a thing.</summary>
     public sealed record RebateTooDeep(double RebateMm, double MostMm) : Notice;
 
+    /// <summary>It reaches over the edge, or into another opening.</summary>
+    public sealed record RebateOverEdge(double RebateMm) : Notice;
+
     /// <summary>It stands over the edge of its piece, into another, or deeper than the piece is.</summary>
     public sealed record InsertTooLarge(double AlongMm, double AcrossMm, double DeepMm, double ThicknessMm) : Notice;
 

@@ -187,6 +187,8 @@ public sealed class MouldTests
         var top = Kinds.LetIn();
         var deep = Told<Notice.RebateTooDeep>(top with { Openings = [top.Openings[0] with { Rebate = new RebateDocument { Width = "15 mm", Depth = "25 mm" } }] });
         (deep.Severity, deep.Where.Path).ShouldBe((Severity.Error, "/elements/0/openings/0/rebate/depth"));
+        var wide = Told<Notice.RebateOverEdge>(top with { Openings = [top.Openings[0] with { Rebate = new RebateDocument { Width = "150 mm", Depth = "5 mm" } }] });
+        (wide.Severity, wide.Where.Path).ShouldBe((Severity.Error, "/elements/0/openings/0/rebate/width"));
         var bed = Kinds.All().OfType<PebbleBedDocument>().First();
         Told<Notice.RebateTooDeep>(bed with { Outline = top.Outline, Openings = top.Openings }).Severity.ShouldBe(Severity.Error);
         Told<Notice.InsertNearlyThrough>(Kinds.Nosed() with { Inserts = [Kinds.Socket() with { Deep = "90 mm" }] }).Where.Path.ShouldBe("/elements/0/inserts/0/deep");

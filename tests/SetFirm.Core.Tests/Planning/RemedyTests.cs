@@ -23,6 +23,10 @@ public sealed class RemedyTests
         Kinds.Job(Kinds.Stones() with { Outline = Kinds.Rectangle("1.5 m", "0.35 m"), Thickness = "110 mm", Use = PieceUse.Tread, Steel = new SteelDocument { School = Core.Steel.SteelSchool.None } }),
         Samples.Terrace() with { Mixing = Samples.Terrace().Mixing with { Hands = 1, BarrowRun = "60 m" } },
         Samples.Terrace() with { Mixing = Samples.Terrace().Mixing with { Mixer = new TubDocument { Size = "90 L" } } },
+        Samples.Terrace() with { Mix = Samples.Ready(), Mixing = Samples.Terrace().Mixing with { Hands = 3 } },
+        Samples.Terrace() with { Mix = Samples.Ready(), Day = DayDocument.At("2027-05-09", "18:00") },
+        Kinds.Job(Kinds.All().OfType<RibbonDocument>().First() with { Forms = new FormsDocument { PlyMm = 12 } }),
+        Kinds.Job(Kinds.Coping() with { Spans = true, Height = "40 mm" }),
         Samples.Terrace() with { Build = Samples.Terrace().Build with { Frost = Core.Ground.Frost.Hard, Base = "20 mm" } },
     ];
 
@@ -76,7 +80,7 @@ public sealed class RemedyTests
         foreach (var code in new[]
         {
             typeof(Mend.BlankLastEdge), typeof(Mend.SpreadGap), typeof(Mend.SteeperFall), typeof(Mend.FallOffWall), typeof(Mend.ProposeJoints),
-            typeof(Mend.TakeSchool), typeof(Mend.ThickerSlab), typeof(Mend.AnyPly), typeof(Mend.AnyBoard), typeof(Mend.AdvisedBase),
+            typeof(Mend.TakeSchool), typeof(Mend.ThickerSlab), typeof(Mend.AnyPly), typeof(Mend.AnyBoard), typeof(Mend.AdvisedBase), typeof(Mend.WhenTruckComes),
         })
         {
             offered.ShouldContain(code);

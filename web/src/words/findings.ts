@@ -87,6 +87,8 @@ const findings: Sentences<Notice> = {
     f.mostMm > 0
       ? `A step ${fmt.small(f.rebateMm)} deep leaves too little under it; ${fmt.small(f.mostMm)} is the most.`
       : 'Nothing is let into this: take the step out.',
+  rebateOverEdge: (f, fmt) =>
+    `A step ${fmt.small(f.rebateMm)} wide reaches over the edge there, or into another opening.`,
   insertTooLarge: (f, fmt) =>
     f.deepMm > f.thicknessMm
       ? `It goes ${fmt.small(f.deepMm)} into a piece of ${fmt.small(f.thicknessMm)}.`

@@ -209,7 +209,7 @@ internal sealed class ElementGate(Place at, Gate gate)
         return (own.Length(nameof(said.Width), said.Width, 1, 200), own.Length(nameof(said.Depth), said.Depth, 1, 200)) is ({ } wide, { } deep) ? (new Rebate(wide, deep), true) : (null, false);
     }
 
-    /// <summary>Rebates take no more than half of what they are in; told at the first that does.</summary>
+    /// <summary>Rebates take no more than half of what they are in, and lie inside it, clear of each other; told at the first that does not.</summary>
     /// <param name="said">Whose openings.</param>
     /// <param name="outline">As read.</param>
     /// <param name="thickness">Of the field they are in; null where nothing is let in.</param>
@@ -221,6 +221,12 @@ internal sealed class ElementGate(Place at, Gate gate)
             {
                 In(nameof(OutlinedDocument.Openings), i).In(nameof(OpeningDocument.Rebate)).Fault(
                     nameof(RebateDocument.Depth), new Notice.RebateTooDeep(RebateMm: deep.Millimetres, MostMm: (thickness?.Millimetres ?? 0) / 2));
+                return false;
+            }
+
+            if (outline.Openings[i].Rebate is { Width: var wide } && Shapes.Outline.TryCreate(outline.Corners, [.. outline.Openings.Take(i + 1).Select(o => o.WithRebate)], outline.Rises) is not OutlineCheck.Sound)
+            {
+                In(nameof(OutlinedDocument.Openings), i).In(nameof(OpeningDocument.Rebate)).Fault(nameof(RebateDocument.Width), new Notice.RebateOverEdge(RebateMm: wide.Millimetres));
                 return false;
             }
         }

@@ -132,7 +132,7 @@ public sealed record ProfileDocument : SectionedDocument
             new Shapes.Section([new SectionPiece(CastPart.Pieces, [.. profile.Points().Select(p => new PlanPoint(p.X, p.Y - profile.Height.Metres))])], GoesOn: false),
             [new(CastPart.Pieces, profile.Area * long_ * Casting.Pieces)],
             mean < profile.Height ? mean : profile.Height,
-            foot < top ? foot : top,
+            Quantities.Length.FromMetres(Math.Min(profile.Height.Metres, Math.Min(foot.Metres, top.Metres))),
             profile.Height,
             Casting.Pieces)
         { Profile = profile };

@@ -29,6 +29,9 @@ public enum Closeness
 
     /// <summary>By its middle, its ends by the time between them; of many like zones some, those between lie between: for hundreds.</summary>
     Middles,
+
+    /// <summary>The same by fewer zones: for the tens of thousands of a ranking.</summary>
+    Few,
 }
 
 /// <summary>What came of one zone. Hours from the first water, infinite where it does not get so far.</summary>
@@ -43,7 +46,7 @@ public readonly record struct ZoneOutcome(double? SheenGoneH, double PeakDeficit
 public sealed class DaySimulation : IPassRests
 {
     /// <summary>Like zones in a row of which no more are followed.</summary>
-    private const int MostInARow = 5;
+    private static int MostInARow(Closeness closeness) => closeness == Closeness.Few ? 3 : 5;
 
     /// <summary>Longer than this no zone is followed: it is too cold to finish.</summary>
     public static readonly Duration Sight = Duration.FromHours(48);
@@ -87,7 +90,7 @@ public sealed class DaySimulation : IPassRests
         heads = new int[tasks.Length];
         outcomes = new ZoneOutcome[zones.Length];
         ends = closeness == Closeness.Ends ? [] : null;
-        between = ends is null ? Between(zones) : [.. zones.Select((_, z) => (z, z, 0.0))];
+        between = ends is null ? Between(zones, MostInARow(closeness)) : [.. zones.Select((_, z) => (z, z, 0.0))];
         followed = [.. Enumerable.Range(0, zones.Length).Where(z => between[z].Share == 0)];
         var ages = clocks.Max(c => c.Ages.Length);
         (youngReached, oldReached) = ([.. zones.Select((_, z) => between[z].Share == 0 ? new double[ages] : [])], new double[ages]);
@@ -291,7 +294,7 @@ public sealed class DaySimulation : IPassRests
     }
 
     // For each zone the two followed ones it lies between, and how far along; a followed one lies at itself.
-    private static (int Before, int After, double Share)[] Between(ImmutableArray<DayZone> zones)
+    private static (int Before, int After, double Share)[] Between(ImmutableArray<DayZone> zones, int most)
     {
         var between = new (int, int, double)[zones.Length];
         for (var from = 0; from < zones.Length;)
@@ -302,7 +305,7 @@ public sealed class DaySimulation : IPassRests
                 to++;
             }
 
-            var steps = Math.Min(to - from, MostInARow - 1);
+            var steps = Math.Min(to - from, most - 1);
             for (var z = from; z <= to; z++)
             {
                 var cell = steps == 0 ? 0 : (int)((long)(z - from) * steps / (to - from));

@@ -92,7 +92,7 @@ public sealed record StartRanking(ImmutableArray<RankedStart> Hours, ImmutableAr
             0, starts.Count, () => (DaySimulation?)null, (i, _, before) =>
             {
                 var (schedule, pour, _) = at(starts[i]);
-                var paths = new DaySimulation(pour, model, before: before);
+                var paths = new DaySimulation(pour, model, Closeness.Few, before);
                 odds[i] = new DayJudge(pour, weather, schedule.JointAge).Odds(starts[i], members, paths);
                 return paths;
             },

@@ -41,6 +41,21 @@ public sealed class DaySimulationTests
     });
 
     [Fact]
+    public void Fewer_like_zones_move_the_end_of_a_day_by_minutes() => Airs.Sample(
+        (air, humidity, wind, sun, _) =>
+        {
+            var job = Kinds.Job(Kinds.Slab(Kinds.Rectangle("6 m", "4 m")));
+            var day = Core.Planning.Planner.Plan(job with { Mixing = job.Mixing with { Hands = 3 } }, Day(air + 6, humidity, wind, sun)).Pour!.Day!;
+            day.Pour.Zones.Length.ShouldBeGreaterThan(5);
+            var asForeseen = new Member(Day(air + 6, humidity, wind, sun), 1, 1);
+            DayOutcome By(Closeness closeness) => new DaySimulation(day.Pour, Coarse, closeness).Run(asForeseen, day.Start);
+            var (few, middles) = (By(Closeness.Few), By(Closeness.Middles));
+            few.DoneH.ShouldBe(middles.DoneH, 0.2);
+            few.FinalSetH.ShouldBe(middles.FinalSetH, 0.1);
+        },
+        iter: 40);
+
+    [Fact]
     public void Concrete_that_freezes_just_as_it_sets_has_set_when_it_did_and_not_when_it_thaws()
     {
         var weather = Samples.Weather(Enumerable.Range(0, 96).Select(h => Samples.Mild with { AirC = h < 20 ? 4 : -15, SunWm2 = 0 }));

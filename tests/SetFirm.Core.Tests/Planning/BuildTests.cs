@@ -173,6 +173,19 @@ public sealed class BuildTests
     }, iter: 60);
 
     [Fact]
+    public void A_bench_top_that_spans_wants_bars_and_is_thickened_for_them()
+    {
+        var bench = Kinds.LetIn() with { Openings = [], Spans = true };
+        var job = Kinds.Job(bench);
+        var told = Plan(job).Findings.Single(f => f.Says is Notice.SteelDoesNotFit);
+        told.Says<Notice.SteelDoesNotFit>().Misfit.ShouldBe(SteelMisfit.Spans);
+        var thicker = Plan(RemedyText.Taken(job, told.Remedies.Single(r => r.Does is Mend.ThickerSlab)));
+        thicker.Findings.ShouldNotContain(f => f.Says is Notice.SteelDoesNotFit);
+        thicker.Build!.Elements[0].Steel.School.ShouldBe(SteelSchool.TwoRows);
+        Plan(Kinds.Job(bench with { Spans = false })).Findings.ShouldNotContain(f => f.Says is Notice.SteelDoesNotFit || f.Says is Notice.SpansBetweenSupports);
+    }
+
+    [Fact]
     public void A_tread_spans_unless_it_is_said_to_lie_on_something_and_says_who_sizes_its_steel()
     {
         var tread = Kinds.Stones() with { Use = PieceUse.Tread, Outline = Kinds.Rectangle("1.1 m", "350 mm"), Thickness = "100 mm", Chamfer = "" };

@@ -281,12 +281,18 @@ public sealed record CounterDocument : OutlinedDocument
     /// <summary>A length: how far free edges stand out over what carries it; empty for none.</summary>
     public string Overhang { get; init; } = "";
 
+    /// <summary>It lies on supports and carries between them: a bench, a table.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public bool Spans { get; init; }
+
     internal override ElementTraits Traits => new(OnGround: false, Flat: false, JointLayout.None, Load.Foot, SteelSection.Counter, MixUse.Counter)
     {
         Mould = Casting == CounterCasting.FaceDown ? MouldKind.FaceDown : MouldKind.InPlace,
         Lifted = Casting == CounterCasting.FaceDown,
         Sealed = true,
         ThicknessSaid = true,
+        Spans = Spans,
+        Thickens = Spans,
     };
 
     internal override CastShape? Cast(ElementGate gate)

@@ -59,6 +59,14 @@ export function PieceFields({ element, path }: KindProps<'piece'>) {
           }}
         />
       </Group>
+      <Checkbox
+        size="sm"
+        label={fields.spans}
+        checked={element.spans ?? element.use === 'tread'}
+        onChange={(e) => {
+          set(`${path}/spans`, e.currentTarget.checked);
+        }}
+      />
       <CastingFields at={`${path}/casting`} casting={element.casting} />
       <OutlinedFields element={element} path={path} />
       <PieceEdges element={element} path={path} />
@@ -89,6 +97,14 @@ export function CounterFields({ element, path }: KindProps<'counter'>) {
           ifEmpty={fields.noChamfer}
         />
       </Group>
+      <Checkbox
+        size="sm"
+        label={fields.spans}
+        checked={element.spans ?? false}
+        onChange={(e) => {
+          set(`${path}/spans`, e.currentTarget.checked);
+        }}
+      />
       <OutlinedFields element={element} path={path} drops />
     </>
   );

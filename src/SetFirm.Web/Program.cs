@@ -15,6 +15,12 @@ using SetFirm.Web.Storage;
 using SetFirm.Web.Weather;
 using SetFirm.Web.Wire;
 
+// ./setfirm backup and restore: no service.
+if (args is ["backup" or "restore", ..])
+{
+    return DataCommands.Run(args, Console.Out, Console.Error);
+}
+
 // The build runs this program to write the contract; it must then touch no file.
 var writingContract = Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
 
@@ -54,8 +60,14 @@ if (builder.Configuration.GetValue<bool>(WarmUp.Key) && !writingContract)
     builder.Services.AddHostedService<WarmUp>();
 }
 
+builder.Services.AddSingleton<DataFile>();
+if (builder.Configuration.GetValue<bool>(DailyBackups.Key) && !writingContract)
+{
+    builder.Services.AddHostedService<DailyBackups>();
+}
 
-builder.Services.AddDbContext<SetFirmDb>((services, o) => o.UseSqlite(Database.ConnectionString(services.GetRequiredService<IConfiguration>())));
+builder.Services.AddDbContext<SetFirmDb>(
+    (services, o) => o.UseSqlite(Database.ConnectionString(services.GetRequiredService<IConfiguration>())).AddInterceptors(new FullSync()));
 
 var app = builder.Build();
 app.UseExceptionHandler(new ExceptionHandlerOptions
@@ -85,7 +97,7 @@ app.UseStaticFiles(new StaticFileOptions
 app.MapOpenApi();
 
 var api = app.MapGroup("/api");
-api.MapGet("/health", () => TypedResults.Ok(new Health("ok"))).WithName("GetHealth");
+api.MapHealth();
 api.MapForecast();
 api.MapWeatherFiles();
 api.MapPlans();
@@ -100,7 +112,17 @@ if (!writingContract)
 {
     await using var scope = app.Services.CreateAsyncScope();
     var db = scope.ServiceProvider.GetRequiredService<SetFirmDb>();
-    await Database.PrepareAsync(db, CancellationToken.None);
+    try
+    {
+        Database.Prepare(db, app.Services.GetRequiredService<DataFile>(), scope.ServiceProvider.GetRequiredService<IClock>().GetCurrentInstant(), Console.Error.WriteLine);
+    }
+    catch (DataFileException e) when (Assembly.GetEntryAssembly() == typeof(SetFirmDb).Assembly)
+    {
+        // To a person who starts it a sentence, not a trace; a test sees the exception.
+        Console.Error.WriteLine(e.Message);
+        return 1;
+    }
+
     if (app.Configuration.GetValue<bool>("SetFirm:Demo"))
     {
         var services = scope.ServiceProvider;
@@ -110,9 +132,4 @@ if (!writingContract)
 }
 
 await app.RunAsync();
-
-namespace SetFirm.Web
-{
-    /// <summary>That the service answers.</summary>
-    public sealed record Health(string Status);
-}
+return 0;

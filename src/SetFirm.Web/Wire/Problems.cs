@@ -20,6 +20,8 @@ internal static class Problems
     public static ProblemHttpResult VersionWanted() => Of(
         428, "version-wanted", "The change does not say which version it was made to.", "Send If-Match with the version that was read.");
 
+    public static ProblemHttpResult NoData(string detail) => Of(503, "data-file", "The data file cannot be used just now.", detail);
+
     public static ProblemHttpResult NotJson() => Of(415, "not-json", "JSON is wanted.", "Send the body as application/json.");
 
     public static ProblemHttpResult Unreadable(JsonException e) => Of(

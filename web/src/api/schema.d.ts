@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/backup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetBackup"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/forecast": {
         parameters: {
             query?: never;
@@ -1276,6 +1292,8 @@ export interface components {
             thickness: string;
             /** @description A length: how far free edges stand out over what carries it; empty for none. */
             overhang?: string;
+            /** @description It lies on supports and carries between them: a bench, a table. */
+            spans?: boolean;
             outline: components["schemas"]["OutlineDocument"];
             /** @description What the edges meet, from the first on; edges past the end of the list meet form boards. */
             edges: components["schemas"]["EdgeDocument"][];
@@ -2007,9 +2025,14 @@ export interface components {
             /** Format: double */
             cost: number;
         };
-        /** @description That the service answers. */
+        /** @description That the service answers, and how its data file does. */
         Health: {
+            /** @description ok, or damaged: what is whole of the data file is served. */
             status: string;
+            /** @description How far SQLite waits for the disk: full waits until it is there. */
+            synchronous: string;
+            /** @description What the check at the start found wrong. */
+            damage: string[];
         };
         HourReport: {
             /** @description Start of the hour. */
@@ -7261,6 +7284,44 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Health"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/vnd.sqlite3": string;
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

@@ -79,6 +79,7 @@ export const yard = {
   whatIsPoured: 'What is poured?',
   start: 'Start',
   openFile: 'Open a job file',
+  backup: 'Save a backup',
   empty: 'Nothing planned yet. Start a job: the first figures stand before you have finished typing.',
   wetNow: 'Wet now',
   coming: 'Coming up',

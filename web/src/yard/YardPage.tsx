@@ -168,13 +168,18 @@ function NewJob() {
         />
         <Button type="submit">{words.start}</Button>
       </Group>
-      <FileButton accept="application/json,.json" onChange={(f) => void open(f)}>
-        {(props) => (
-          <Button {...props} mt="sm" variant="subtle" size="compact-sm">
-            {words.openFile}
-          </Button>
-        )}
-      </FileButton>
+      <Group mt="sm" gap="xs">
+        <FileButton accept="application/json,.json" onChange={(f) => void open(f)}>
+          {(props) => (
+            <Button {...props} variant="subtle" size="compact-sm">
+              {words.openFile}
+            </Button>
+          )}
+        </FileButton>
+        <Button component="a" href="/api/backup" download variant="subtle" size="compact-sm">
+          {words.backup}
+        </Button>
+      </Group>
     </form>
   );
 }

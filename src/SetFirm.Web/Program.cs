@@ -37,6 +37,11 @@ builder.Services.AddResponseCompression();
 builder.Services.AddRateLimiter(o =>
 {
     o.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
+    o.OnRejected = (context, _) =>
+    {
+        context.HttpContext.Response.Headers.RetryAfter = "1"; // by then there are tokens again
+        return ValueTask.CompletedTask;
+    };
     o.GlobalLimiter = PartitionedRateLimiter.Create<HttpContext, string>(http => RateLimitPartition.GetTokenBucketLimiter(
         http.Connection.RemoteIpAddress?.ToString() ?? "",
         _ => new TokenBucketRateLimiterOptions
@@ -70,22 +75,14 @@ builder.Services.AddDbContext<SetFirmDb>(
     (services, o) => o.UseSqlite(Database.ConnectionString(services.GetRequiredService<IConfiguration>())).AddInterceptors(new FullSync()));
 
 var app = builder.Build();
+app.UseManners();
 app.UseExceptionHandler(new ExceptionHandlerOptions
 {
     StatusCodeSelector = e => e is BadHttpRequestException bad ? bad.StatusCode : StatusCodes.Status500InternalServerError,
     SuppressDiagnosticsCallback = c => c.Exception is BadHttpRequestException, // a caller's slip is no fault of ours to log
 });
 app.UseStatusCodePages();
-app.Use((http, next) =>
-{
-    // Mantine writes style attributes; everything else comes from our own files.
-    http.Response.Headers.ContentSecurityPolicy =
-        "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
-    http.Response.Headers.XContentTypeOptions = "nosniff";
-    http.Response.Headers["Referrer-Policy"] = "no-referrer";
-    return next(http);
-});
-app.UseRateLimiter();
+app.UseMiddleware<SameSite>();
 // On the machine itself there is no line to spare.
 app.UseWhen(http => http.Connection.RemoteIpAddress is { } from && !IPAddress.IsLoopback(from), far => far.UseResponseCompression());
 app.UseDefaultFiles();
@@ -94,6 +91,8 @@ app.UseStaticFiles(new StaticFileOptions
     OnPrepareResponse = c => c.Context.Response.Headers.CacheControl =
         c.Context.Request.Path.StartsWithSegments("/assets", StringComparison.Ordinal) ? "public, max-age=31536000, immutable" : "no-cache",
 });
+// What is fetched once for a page is not counted.
+app.UseRateLimiter();
 app.MapOpenApi();
 
 var api = app.MapGroup("/api");

@@ -48,17 +48,18 @@ public sealed class KilledTests : IDisposable
             try
             {
                 using var http = await AnswersAsync(program, end.Token);
-                if (!starting)
-                {
-                    end.CancelAfter(random.Next(600, 2_000));
-                }
-
+                // After so many answers, in the middle of the next.
+                var more = random.Next(3, 30);
                 while (true)
                 {
                     using var content = new StringContent(document, Encoding.UTF8, MediaTypeHeaderValue.Parse("application/json"));
                     using var response = await http.PostAsync("/api/jobs", content, end.Token);
                     response.StatusCode.ShouldBe(HttpStatusCode.Created);
                     answered.Add(JsonNode.Parse(await response.Content.ReadAsStringAsync(token))!["id"]!.GetValue<string>());
+                    if (--more == 0)
+                    {
+                        end.CancelAfter(random.Next(0, 40));
+                    }
                 }
             }
             catch (Exception e) when (end.IsCancellationRequested && e is OperationCanceledException or HttpRequestException or IOException)

@@ -158,6 +158,56 @@ public sealed class ServiceTests(Site site) : IClassFixture<Site>
         }
 
         await refused.ShouldNotBeNull().ShouldBeRefusedAsync(HttpStatusCode.TooManyRequests);
+        refused.Headers.RetryAfter.ShouldNotBeNull();
+        // What a page is made of is not counted.
+        (await small.Get("/icon.svg")).StatusCode.ShouldBe(HttpStatusCode.OK);
+    }
+
+    [Theory]
+    [InlineData("POST", "/api/jobs")]
+    [InlineData("POST", "/api/weather-files?name=x.csv&timeZone=Europe/Berlin")]
+    [InlineData("POST", "/api/outlines")]
+    [InlineData("POST", "/api/plan")]
+    [InlineData("POST", "/api/jobs/00000000-0000-0000-0000-000000000000/restore")]
+    [InlineData("POST", "/api/jobs/00000000-0000-0000-0000-000000000000/log")]
+    [InlineData("PUT", "/api/jobs/00000000-0000-0000-0000-000000000000")]
+    [InlineData("DELETE", "/api/jobs/00000000-0000-0000-0000-000000000000")]
+    public async Task Another_sites_page_changes_nothing(string method, string path)
+    {
+        async Task<HttpResponseMessage> Ask(params (string Name, string Value)[] headers)
+        {
+            var request = new HttpRequestMessage(new HttpMethod(method), path) { Content = new StringContent("a,b", System.Text.Encoding.UTF8, "text/plain") };
+            foreach (var (name, value) in headers)
+            {
+                request.Headers.TryAddWithoutValidation(name, value);
+            }
+
+            return await site.CreateClient().SendAsync(request, token);
+        }
+
+        await (await Ask(("Sec-Fetch-Site", "cross-site"))).ShouldBeRefusedAsync(HttpStatusCode.Forbidden, "cross-site");
+        await (await Ask(("Sec-Fetch-Site", "same-site"))).ShouldBeRefusedAsync(HttpStatusCode.Forbidden, "cross-site");
+        await (await Ask(("Origin", "http://elsewhere.example"))).ShouldBeRefusedAsync(HttpStatusCode.Forbidden, "cross-site");
+        await (await Ask(("Origin", "null"))).ShouldBeRefusedAsync(HttpStatusCode.Forbidden, "cross-site");
+        // Its own page, and what is no browser, come as far as ever.
+        var own = site.CreateClient().BaseAddress!.GetLeftPart(UriPartial.Authority);
+        (await Ask(("Sec-Fetch-Site", "same-origin"), ("Origin", own))).StatusCode.ShouldNotBe(HttpStatusCode.Forbidden);
+        (await Ask(("Origin", own))).StatusCode.ShouldNotBe(HttpStatusCode.Forbidden);
+        (await Ask()).StatusCode.ShouldNotBe(HttpStatusCode.Forbidden);
+    }
+
+    [Theory]
+    [InlineData("/api/health")]
+    [InlineData("/api/nothing")]
+    [InlineData("/api/jobs/not-a-guid")]
+    [InlineData("/index.html")]
+    public async Task Every_answer_has_the_same_manners(string path)
+    {
+        var answer = await site.Get(path);
+        answer.Headers.GetValues("Content-Security-Policy").ShouldHaveSingleItem().ShouldContain("default-src 'self'");
+        answer.Headers.GetValues("X-Content-Type-Options").ShouldBe(["nosniff"]);
+        answer.Headers.GetValues("Referrer-Policy").ShouldBe(["no-referrer"]);
+        (answer.Headers.CacheControl?.NoStore ?? false).ShouldBe(path.StartsWith("/api", StringComparison.Ordinal));
     }
 
     private static async Task<string?> Scalar(string file, string sql)

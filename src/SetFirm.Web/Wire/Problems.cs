@@ -22,6 +22,8 @@ internal static class Problems
 
     public static ProblemHttpResult NoData(string detail) => Of(503, "data-file", "The data file cannot be used just now.", detail);
 
+    public static ProblemHttpResult CrossSite() => Of(403, "cross-site", "Another site's page asks for this.", "Only Set Firm's own page changes what it keeps.");
+
     public static ProblemHttpResult NotJson() => Of(415, "not-json", "JSON is wanted.", "Send the body as application/json.");
 
     public static ProblemHttpResult Unreadable(JsonException e) => Of(

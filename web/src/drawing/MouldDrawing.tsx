@@ -44,7 +44,7 @@ export function MouldDrawing({ element, mould, format }: MouldDrawingProps) {
           <Openings element={element} at={turned} format={format} />
           <Inserts element={element} at={turned} />
           {!mould.mirrored && element.stretches === null && (
-            <PlanEdges element={element} at={at} format={format} onEdge={undefined} />
+            <PlanEdges element={element} at={at} format={format} onEdge={undefined} inMould />
           )}
           {mould.mirrored && (
             <text x={width / 2} y={20} className={classes.note} data-middle>

@@ -30,13 +30,15 @@ interface EdgeProps {
   onEdge: ((edge: number) => void) | undefined;
   /** Without dimensions, where other figures stand round the plan. */
   bare?: boolean;
+  /** Lengths alone: a mould has sides of its own. */
+  inMould?: boolean;
 }
 
 function ringPoints(points: { x: number; y: number }[]) {
   return points.map((p) => `${String(p.x)},${String(p.y)}`).join(' ');
 }
 
-function Edge({ element, i, at, format, onEdge, bare = false }: EdgeProps) {
+function Edge({ element, i, at, format, onEdge, bare = false, inMould = false }: EdgeProps) {
   const edge = element.edges[i];
   const [a, b] = [element.corners[i], element.corners[(i + 1) % element.corners.length]];
   if (!edge || !a || !b) return null;
@@ -82,7 +84,7 @@ function Edge({ element, i, at, format, onEdge, bare = false }: EdgeProps) {
       className={classes.edge}
       data-inside={reach < 0}
     >
-      {edge.radiusM > 0 ? (
+      {inMould ? null : edge.radiusM > 0 ? (
         <path d={arc} className={classes.bent} data-meets={edge.meets} />
       ) : (
         <polygon
@@ -116,7 +118,7 @@ function Edge({ element, i, at, format, onEdge, bare = false }: EdgeProps) {
               {length}
             </text>
             {' ' /* keeps the two words apart for those who hear them */}
-            {long > 96 && (
+            {long > 96 && !(inMould && edge.radiusM === 0) && (
               <text className={classes.meets} y={12}>
                 {below}
               </text>

@@ -1,12 +1,14 @@
-/** One sentence for each finding and each remedy. */
-import type { Enum, Mend, Notice, Says } from '../api/client';
+/** One sentence for each finding. */
+import type { Enum, Notice, Says } from '../api/client';
 import { calendarDay, clock, duration, fixed, inRangeUnit, number, type Formats } from '../format/format';
+import { bagById } from './bagById';
 import { fileReasons, misfits, schools } from './building';
 import { goodById } from './buying';
 import { cautions } from './cautions';
 import { additives, paceBounds } from './mixing';
+import { tell, type Sentences } from './sentences';
 import { weatherColumns, weatherReasons } from './days';
-import { bagKinds, courses, curing, frostGuards, milestones, passes } from './screens';
+import { courses, curing, milestones, passes } from './screens';
 
 const unread: Record<Enum<'UnreadReason'>, string> = {
   empty: 'A size is wanted here.',
@@ -26,21 +28,6 @@ const range = (f: Says<Notice, 'outOfRange'>, fmt: Formats) => {
 
 const ratio = (value: number) => fixed(value, 2);
 const additiveName = (additive: Enum<'Additive'>) => additives[additive].replace(/,.*/, '').toLowerCase();
-
-/** A sentence for every member of a family; one that misspells a fact, or is missing, does not compile. */
-type Sentences<Family extends { code: string }> = {
-  [Code in Family['code']]: (facts: Says<Family, Code>, fmt: Formats) => string;
-};
-
-/** The sentence of a member, whichever it is. */
-function tell<Family extends { code: string }>(
-  sentences: Sentences<Family>,
-  member: Family,
-  fmt: Formats,
-): string {
-  const sentence = sentences[member.code as Family['code']] as (facts: Family, fmt: Formats) => string;
-  return sentence(member, fmt);
-}
 
 const findings: Sentences<Notice> = {
   ...cautions,
@@ -337,89 +324,8 @@ const findings: Sentences<Notice> = {
     `The board between them has stood ${number(f.gapDays)} days; it wants ${number(f.wantedDays)} before the panel beside it is poured.`,
   notAWorkingDay: () => 'This is not one of your days for pouring.',
   bagsGrowOld: (f) =>
-    `Bags keep about ${number(f.keepDays)} days: buy ${number(f.bags)} of ${bagName(f.bag)} only for the pours from ${calendarDay(f.from).long} on.`,
-};
-
-/** A bag by its id, as far as the id tells. */
-const bagName = (id = ''): string => {
-  const size = /-(\d+)(kg|lb)$/.exec(id);
-  const kind = bagIds[id.replace(/-\d+(kg|lb)$/, '')];
-  return kind ? `${bagKinds[kind].toLowerCase()}, ${size?.[1] ?? ''} ${size?.[2] ?? ''}` : 'the other bag';
-};
-
-const bagIds: Record<string, Enum<'BagKind'>> = {
-  general: 'general',
-  'high-strength': 'highStrength',
-  fibre: 'fibreCrackResisting',
-  fast: 'fastHighStrength',
-  rapid: 'rapidHardening',
-  'rapid-mortar': 'rapidMortar',
-  topping: 'topping',
-  mortar: 'mortar',
-  countertop: 'countertop',
-};
-
-/** What a remedy does, said with the effect it would have. */
-const remedies: Sentences<Mend> = {
-  pourLater: (e) => (e.daysLater === 1 ? 'A day later' : `${number(e.daysLater)} days later`),
-  everyOtherPanel: () => 'Pour every other panel first',
-  addHand: (e) =>
-    e.ageMin != null
-      ? `With ${number(e.hands)} hands: ${duration(e.ageMin)} old`
-      : e.mixingMin != null
-        ? `With ${number(e.hands)} hands: done in ${duration(e.mixingMin)}`
-        : `Have ${number(e.hands)} hands`,
-  addMixer: (e) => `Run ${number(e.mixers)} mixers: ${duration(e.ageMin)} old`,
-  retard: (e) => `One dose of retarder: may be ${duration(e.limitMin)} old`,
-  coolerHour: (e, fmt) =>
-    `Begin in the cool: mix at ${fmt.celsius(e.mixC)}, may be ${duration(e.limitMin)} old`,
-  otherBag: (e, fmt) => `Take ${bagName(e.bag)}: about ${fmt.strength(e.f28Mpa)}, ${fmt.money(e.costMoney)}`,
-  noStone: () => 'Leave the stone out',
-  plasticiseInstead: (e, fmt) =>
-    `Plasticiser and ${fmt.litres(e.waterL)}: moves as well, about ${fmt.strength(e.f28Mpa)}`,
-  stirInAir: () => 'Stir in an air entrainer',
-  oneDose: () => 'One dose',
-  usualPigment: (e) => `${number(e.pigmentPct)} %`,
-  withoutAdditive: () => 'Leave it out',
-  withoutChloride: () => 'Without chloride',
-  broomInstead: () => 'Broom it',
-  warmWater: (e, fmt) => `Water at ${fmt.celsius(e.waterC)}: mix at ${fmt.celsius(e.mixC)}`,
-  coolWater: (e, fmt) => `Water at ${fmt.celsius(e.waterC)}: mix at ${fmt.celsius(e.mixC)}`,
-  enoughInShed: (e, fmt) => `There is enough: ${number(e.used, 1)}, saves ${fmt.money(e.savesMoney)}`,
-  biggerMixer: (e, fmt) =>
-    `Take a drum of ${fmt.litres(e.sizeL)}${e.mixingMin != null ? `: done in ${duration(e.mixingMin)}` : ''}`,
-  plasticUnder: () => 'Lay plastic under it',
-  stoneUnder: (e, fmt) => `Put ${fmt.small(e.baseMm)} of stone under it`,
-  secondMixer: (e) => `Run ${number(e.mixers)} mixers: done in ${duration(e.mixingMin)}`,
-  mixNearer: (e, fmt) => `Mix ${fmt.length(e.runM)} from the pour: done in ${duration(e.mixingMin)}`,
-  laterDay: (e) =>
-    `Pour ${number(e.daysLater)} ${e.daysLater === 1 ? 'day' : 'days'} later: ${number(e.chancePct)} % chance of rain`,
-  bagMiddleWater: (e, fmt) => `Back to ${fmt.litres(e.waterL)}: about ${fmt.strength(e.f28Mpa)}`,
-  lessWater: (e, fmt) => `${fmt.litres(e.waterL)} to a bag: about ${fmt.strength(e.f28Mpa)}`,
-  blankLastEdge: () => 'Hold what was taped: work out the last two edges',
-  spreadGap: (e, fmt) => `Spread ${fmt.small(e.gapMm)} over all ${number(e.sides)} edges`,
-  steeperFall: (e) => `Fall ${number(e.gradePct, 1)} in 100`,
-  fallOffWall: (e) => `Fall off the wall, edge ${number(e.edge)}`,
-  proposeJoints: () => 'Take the joints proposed',
-  takeSchool: (e) => `Take what is advised: ${schools[e.school].toLowerCase()}`,
-  thickerSlab: (e, fmt) => `Make it ${fmt.small(e.thicknessMm)} thick`,
-  anyPly: (e, fmt) => `Bend it from ${fmt.small(e.plyMm)}`,
-  anyBoard: () => 'Take the lowest board that holds it',
-  advisedBase: (e, fmt) => `Lay ${fmt.small(e.baseMm)} of base`,
-  longerCure: (e) => `Keep it wet ${number(e.adviceDays, 1)} days`,
-  coverUnderPlastic: (e) => `Burlap under plastic: every ${number(e.intervalH)} h`,
-  pondIt: (e) => `Let water stand on it: every ${number(e.intervalH)} h`,
-  coverAtNight: (e, fmt) => `${frostGuards[e.guard]}: not under ${fmt.celsius(e.leastC)}`,
-  whenTruckComes: (e) => `${calendarDay(e.date).long} at ${clock(e.startH)}`,
-  earlierStart: (e) => `Start at ${clock(e.startH)}: done at ${clock(e.doneH)}`,
-  rainCoverReady: () => 'I have a cover ready',
-  shadeIt: (e, fmt) => `Shade it: ${fmt.evaporation(e.peakKgM2H)}`,
-  breakWind: (e, fmt) => `Break the wind: ${fmt.evaporation(e.peakKgM2H)}`,
-  mistIt: (e, fmt) => `Mist it: ${fmt.evaporation(e.peakKgM2H)}`,
+    `Bags keep about ${number(f.keepDays)} days: buy ${number(f.bags)} of ${bagById(f.bag)} only for the pours from ${calendarDay(f.from).long} on.`,
 };
 
 /** What a finding says. */
 export const findingText = (says: Notice, fmt: Formats): string => tell<Notice>(findings, says, fmt);
-
-/** What a remedy does. */
-export const remedyText = (does: Mend, fmt: Formats): string => tell<Mend>(remedies, does, fmt);

@@ -3,6 +3,7 @@ export * from './building';
 export * from './days';
 export * from './fields';
 export * from './findings';
+export * from './remedies';
 export * from './screens';
 export * from './mixing';
 export * from './buying';

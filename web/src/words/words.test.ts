@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest';
 import contract from '../../openapi/setfirm.json';
 import type { Mend, Notice } from '../api/client';
 import { factText, formatsFor } from '../format/format';
-import { findingText, remedyText } from './findings';
+import { findingText } from './findings';
+import { remedyText } from './remedies';
 import { counted, load } from './mixing';
 import { whys } from './whys';
 

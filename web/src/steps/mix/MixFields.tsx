@@ -6,7 +6,6 @@ import { Pick } from '../../common/Pick';
 import { Said } from '../../fields/Said';
 import {
   additives as additiveNames,
-  consistencies,
   containerKinds,
   fields,
   moistures,
@@ -16,7 +15,7 @@ import {
 import { useDocument, useEditing } from '../../job/JobContext';
 import type { MixPointer } from '../../job/pointer';
 import classes from './MixStep.module.css';
-import { STONES } from './stones';
+import { StoneFields } from './StoneFields';
 
 /** A mix of the job, and where it stands in it. */
 interface OfMix<M extends MixDocument = MixDocument> {
@@ -58,8 +57,7 @@ export function BagFields({
 }
 
 export function PartsFields({ at, mix }: OfMix<Extract<MixDocument, { kind: 'parts' }>>) {
-  const { set, format } = useEditing();
-  const stones = [...new Set([...STONES, mix.stoneMm])].sort((a, b) => a - b);
+  const { set } = useEditing();
   return (
     <>
       <Group gap="xs" align="flex-start" wrap="nowrap">
@@ -68,24 +66,7 @@ export function PartsFields({ at, mix }: OfMix<Extract<MixDocument, { kind: 'par
         <Amount at={`${at}/stone`} value={mix.stone} label={fields.stone} step={0.5} />
         <Amount at={`${at}/ballast`} value={mix.ballast ?? 0} label={fields.ballast} step={0.5} />
       </Group>
-      <Group gap="xs" align="flex-start">
-        <Pick
-          label={fields.stoneMm}
-          value={String(mix.stoneMm)}
-          of={Object.fromEntries(stones.map((mm) => [String(mm), format.small(mm)]))}
-          onPick={(v) => {
-            set(`${at}/stoneMm`, Number(v));
-          }}
-        />
-        <Pick
-          label={fields.consistency}
-          value={mix.consistency}
-          of={consistencies}
-          onPick={(v) => {
-            set(`${at}/consistency`, v);
-          }}
-        />
-      </Group>
+      <StoneFields at={at} mix={mix} />
       <Group>
         <Pick
           label={fields.moisture}

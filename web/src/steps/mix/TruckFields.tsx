@@ -2,37 +2,20 @@ import { Checkbox, Group } from '@mantine/core';
 import type { MixDocument } from '../../api/client';
 import { Amount } from '../../fields/Amount';
 import { MomentField } from '../../fields/MomentField';
-import { Pick } from '../../common/Pick';
-import { consistencies, fields, truck as words } from '../../words';
+import { truck as words } from '../../words';
 import { useEditing } from '../../job/JobContext';
 import type { MixPointer } from '../../job/pointer';
-import { STONES } from './stones';
+import { StoneFields } from './StoneFields';
 
 /** What is asked of the supplier, and what the supplier asks. */
 export function TruckFields({ at, mix }: { at: MixPointer; mix: Extract<MixDocument, { kind: 'ready' }> }) {
-  const { set, format } = useEditing();
-  const stones = [...new Set([...STONES, mix.stoneMm])].sort((a, b) => a - b);
+  const { set } = useEditing();
   return (
     <>
       <Group gap="xs" align="flex-start">
         <Amount at={`${at}/strengthMpa`} value={mix.strengthMpa} label={words.strength} step={5} />
-        <Pick
-          label={fields.stoneMm}
-          value={String(mix.stoneMm)}
-          of={Object.fromEntries(stones.map((mm) => [String(mm), format.small(mm)]))}
-          onPick={(v) => {
-            set(`${at}/stoneMm`, Number(v));
-          }}
-        />
-        <Pick
-          label={fields.consistency}
-          value={mix.consistency}
-          of={consistencies}
-          onPick={(v) => {
-            set(`${at}/consistency`, v);
-          }}
-        />
       </Group>
+      <StoneFields at={at} mix={mix} />
       <Group gap="lg">
         {(['air', 'chute', 'saturdays'] as const).map((what) => (
           <Checkbox

@@ -30,7 +30,7 @@ interface EdgeProps {
   onEdge: ((edge: number) => void) | undefined;
   /** Without dimensions, where other figures stand round the plan. */
   bare?: boolean;
-  /** Lengths alone: a mould has sides of its own. */
+  /** Where it would meet a form board: a mould has sides of its own. */
   inMould?: boolean;
 }
 
@@ -84,7 +84,7 @@ function Edge({ element, i, at, format, onEdge, bare = false, inMould = false }:
       className={classes.edge}
       data-inside={reach < 0}
     >
-      {inMould ? null : edge.radiusM > 0 ? (
+      {inMould && edge.meets === 'form' ? null : edge.radiusM > 0 ? (
         <path d={arc} className={classes.bent} data-meets={edge.meets} />
       ) : (
         <polygon
@@ -118,7 +118,7 @@ function Edge({ element, i, at, format, onEdge, bare = false, inMould = false }:
               {length}
             </text>
             {' ' /* keeps the two words apart for those who hear them */}
-            {long > 96 && !(inMould && edge.radiusM === 0) && (
+            {long > 96 && !(inMould && edge.meets === 'form' && edge.radiusM === 0) && (
               <text className={classes.meets} y={12}>
                 {below}
               </text>

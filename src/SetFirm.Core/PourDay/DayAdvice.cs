@@ -97,8 +97,12 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
         var (hands, mixers) = (crew.Hands + 1, crew.Mixers + 1);
         Quicker(crew with { Hands = hands }, minutes => new Mend.AddHand(hands, minutes, limit.TotalMinutes), new Edit(at.Mixing.Hands, Number: hands));
         var fed = Math.Max(crew.Hands, mixers);
-        Quicker(
-            new Crew(fed, mixers), minutes => new Mend.AddMixer(mixers, minutes, limit.TotalMinutes), new Edit(at.Mixing.Mixers, Number: mixers), new Edit(at.Mixing.Hands, Number: fed));
+        if (!ByTruck)
+        {
+            Quicker(
+                new Crew(fed, mixers), minutes => new Mend.AddMixer(mixers, minutes, limit.TotalMinutes), new Edit(at.Mixing.Mixers, Number: mixers), new Edit(at.Mixing.Hands, Number: fed));
+        }
+
         if (mix.Family != MixFamily.Rapid && task.Doses(Additive.Retarder) == 0)
         {
             var slowed = limit * Additives.SetFactor(new Dose(Additive.Retarder, 1));
@@ -250,12 +254,15 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
 
     private double ExactWaterC(double wantedC) => FreshTemperature.WaterFor(wantedC, mix.SolidsKgPerM3, plan.Air.Celsius, mix.WaterKgPerM3);
 
-    // To the whole degree; null where water alone cannot do it.
+    // A truck has one chute, and its water went in at the plant.
+    private bool ByTruck => task.Recipe is ReadyRecipe;
+
+    // To the whole degree; null where water alone cannot do it, or is not ours to warm.
     private Remedy? WaterFor(bool warmer, double wantedC)
     {
         var exact = ExactWaterC(wantedC);
         var waterC = warmer ? Math.Ceiling(exact) : Math.Floor(exact);
-        return waterC is < ColdestWaterC or > PourTask.HottestWaterC ? null : new Remedy(
+        return ByTruck || waterC is < ColdestWaterC or > PourTask.HottestWaterC ? null : new Remedy(
             warmer ? new Mend.WarmWater(waterC, wantedC) : new Mend.CoolWater(waterC, wantedC), [new Edit(at.Mixing.WaterC, Number: waterC)]);
     }
 

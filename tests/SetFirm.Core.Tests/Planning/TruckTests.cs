@@ -105,6 +105,16 @@ public sealed class TruckTests
         plan.Cure.At28Mpa.ShouldBeGreaterThan(0);
     }
 
+    /// <summary>One chute, and water that went in at the plant.</summary>
+    [Fact]
+    public void No_way_out_is_a_second_mixer_or_other_water()
+    {
+        var told = Plans.Of(Job(1), Samples.Steady(2)).Findings;
+        told.ShouldContain(f => f.Says is Notice.MixTooCold);
+        told.SelectMany(f => f.Remedies).ShouldNotContain(r => r.Does is Mend.AddMixer || r.Does is Mend.WarmWater || r.Does is Mend.CoolWater);
+        Plans.Of(Job(1) with { Mix = Samples.Terrace().Mix }, Samples.Steady(2)).Findings.SelectMany(f => f.Remedies).ShouldContain(r => r.Does is Mend.WarmWater);
+    }
+
     [Fact]
     public void It_comes_on_the_supplier_s_days_and_hours_and_only_those_are_ranked()
     {

@@ -33,9 +33,9 @@ public abstract record Batched
     public sealed record TooMany(long Count) : Batched;
 }
 
-/// <summary>Splits a volume into the fewest level batches that the mixer takes.</summary>
+/// <summary>Splits a volume into level batches that the mixer takes.</summary>
 /// <remarks>
-/// Fewest batches first; among those, whole bags or containers where they overshoot the volume by a twentieth at most, else halves, then quarters, then eighths of a container; then as
+/// As few batches as the mixer allows, or as many as are asked for; among those, whole bags or containers where they overshoot the volume by a twentieth at most, else halves, then quarters, then eighths of a container; then as
 /// even as can be, the smaller ones last. Batches so differ by at most one unit (one whole bag where whole bags do).
 /// Source: site practice.
 /// </remarks>
@@ -49,7 +49,8 @@ public static class Batches
     /// <param name="wanted">To be placed, hold-back included.</param>
     /// <param name="unit">The least that a batch is made in.</param>
     /// <param name="limit">What a batch may come to.</param>
-    public static Batched Split(Volume wanted, BatchUnit unit, BatchLimit limit)
+    /// <param name="atLeast">So many batches, where there are units for them.</param>
+    public static Batched Split(Volume wanted, BatchUnit unit, BatchLimit limit, int atLeast = 1)
     {
         ArgumentNullException.ThrowIfNull(unit);
         ArgumentNullException.ThrowIfNull(limit);
@@ -74,7 +75,7 @@ public static class Batches
         // Odd eighths cost no batch less: they are for what quarters overshoot, or where not even a quarter fits.
         var ordinary = mostUnits < unit.Ordinary ? 1 : unit.Ordinary;
         mostUnits -= mostUnits % ordinary;
-        var count = Math.Ceiling(Math.Ceiling(needed / ordinary) * ordinary / mostUnits);
+        var count = Math.Max(atLeast, Math.Ceiling(Math.Ceiling(needed / ordinary) * ordinary / mostUnits));
         if (count > Most)
         {
             return new Batched.TooMany(count > long.MaxValue / 2 ? long.MaxValue : (long)count);

@@ -37,7 +37,7 @@ public static class LoadAdvice
         ArgumentNullException.ThrowIfNull(place);
         ArgumentNullException.ThrowIfNull(recipe);
         ArgumentNullException.ThrowIfNull(remarks);
-        switch (place.Split(Volume.FromLitres(orderL + holdBackL), recipe.Unit))
+        switch (place.Soonest(Volume.FromLitres(orderL + holdBackL), recipe.Unit, laying))
         {
             case Batched.Fits fits:
                 return new LoadPlan(place, fits.Plan, laying) { Age = recipe.Age };
@@ -173,7 +173,7 @@ public static class LoadAdvice
             }
         }
 
-        LoadPlan? In(MixingPlace other) => other.Split(total, load.Batches.Unit) is Batched.Fits fits ? load with { Place = other, Batches = fits.Plan } : null;
+        LoadPlan? In(MixingPlace other) => other.Soonest(total, load.Batches.Unit, load.Laying) is Batched.Fits fits ? load with { Place = other, Batches = fits.Plan } : null;
         if (crew.Hands < MostHands)
         {
             Try(load.With(crew with { Hands = crew.Hands + 1 }), m => new Mend.AddHand(Hands: crew.Hands + 1, MixingMin: m), new Edit(at.Hands, Number: crew.Hands + 1));
@@ -276,7 +276,7 @@ public static class LoadAdvice
     private static Remedy? DrumFor(BatchUnit unit, MixingPlaces at)
     {
         var drum = new MixingPlace(new Mixer.Drum(Volume.FromLitres(CommonDrumL)), new Crew(1), default, null);
-        return drum.Split(unit.Yield, unit) is not Batched.Fits ? null : new Remedy(
+        return drum.Fewest(unit.Yield, unit) is not Batched.Fits ? null : new Remedy(
             new Mend.BiggerMixer(SizeL: CommonDrumL), [new Edit(at.Mixer.Kind, Text: "drum"), new Edit(at.Mixer.Size, Text: "140 L"), new Edit(at.Mixer.MostMass, Text: "")]);
     }
 }

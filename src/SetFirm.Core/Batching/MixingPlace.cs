@@ -45,8 +45,44 @@ public sealed record MixingPlace(Mixer Mixer, Crew Crew, Length Barrow, Mass? Pl
         }
     }
 
-    /// <summary>A volume in batches.</summary>
-    public Batched Split(Volume wanted, BatchUnit unit) => Batches.Split(wanted, unit, Limit);
+    /// <summary>A volume in as few batches as it goes into.</summary>
+    public Batched Fewest(Volume wanted, BatchUnit unit) => Batches.Split(wanted, unit, Limit);
+
+    /// <summary>A volume in the batches that are done soonest, the fewer where it makes no odds.</summary>
+    /// <param name="wanted">To be placed, hold-back included.</param>
+    /// <param name="unit">The least that a batch is made in.</param>
+    /// <param name="laying">Where it goes.</param>
+    /// <remarks>
+    /// Smaller batches cost a round more each, and save where one hand lays a batch while another mixes the next. So one thing more to place is
+    /// never done sooner. Source: see <see cref="Pace"/>.
+    /// </remarks>
+    public Batched Soonest(Volume wanted, BatchUnit unit, Laying laying)
+    {
+        var limit = Limit;
+        var found = Batches.Split(wanted, unit, limit);
+        if (Mixer.By == MixedBy.Plant || found is not Batched.Fits { Plan: var plan })
+        {
+            return found;
+        }
+
+        double Takes(BatchPlan plan) => PourSchedule.Of(new LoadPlan(this, plan, laying), default).Mixing.TotalMinutes;
+        var (fewest, soonest) = (plan.Units.Length, Takes(plan));
+        for (var count = fewest + 1; count <= Math.Min(fewest + LookFurther, Batches.Most); count++)
+        {
+            if (Batches.Split(wanted, unit, limit, count) is Batched.Fits { Plan: var more } fits && more.Units.Length == count && Takes(more) is var takes && takes < soonest - Slack)
+            {
+                (found, soonest) = (fits, takes);
+            }
+        }
+
+        return found;
+    }
+
+    /// <summary>Batches more that may pay: with further ones it is the rounds that count.</summary>
+    private const int LookFurther = 3;
+
+    /// <summary>Minutes that sums of them may be off by.</summary>
+    private const double Slack = 1e-6;
 }
 
 /// <summary>A mixer, a crew, the batches they make and where these go.</summary>

@@ -30,7 +30,9 @@ internal struct SlabMarking(ZonePour pour, double frostSafeH)
     {
         if (before.FilmKgM2 > Bleeding.SheenKgM2)
         {
-            var share = after.FilmKgM2 >= Bleeding.SheenKgM2 ? 1 : (before.FilmKgM2 - Bleeding.SheenKgM2) / (before.FilmKgM2 - after.FilmKgM2);
+            // A film that dries up within the step shrinks as fast to its end: it does not stop at nothing.
+            var shrinks = Math.Max(before.FilmKgM2 - after.FilmKgM2, (water.EvaporationKgM2H - water.BleedKgM2H) * (to - from));
+            var share = after.FilmKgM2 >= Bleeding.SheenKgM2 ? 1 : (before.FilmKgM2 - Bleeding.SheenKgM2) / shrinks;
             sheenGoneH = from + (share * (to - from));
         }
 

@@ -111,7 +111,7 @@ public static class Ways
 
     /// <summary>Hours of work, all hands together, for a volume of a recipe; null where it cannot be batched here.</summary>
     public static double? Hours(BatchUnit unit, double litres, WaysContext context) =>
-        context.Place is not { } place || place.Split(Volume.FromLitres(Math.Max(litres, 0.1)), unit) is not Batched.Fits { Plan: var plan }
+        context.Place is not { } place || place.Soonest(Volume.FromLitres(Math.Max(litres, 0.1)), unit, context.Laying) is not Batched.Fits { Plan: var plan }
             ? null
             : PourSchedule.Of(new LoadPlan(place, plan, context.Laying), default).Mixing.TotalHours * place.Crew.Hands;
 
@@ -123,7 +123,7 @@ public static class Ways
             return 0;
         }
 
-        var units = place.Split(Volume.FromLitres(1e4), unit) is Batched.Fits { Plan: var plan } ? plan.Units.Max() : 1;
+        var units = place.Fewest(Volume.FromLitres(1e4), unit) is Batched.Fits { Plan: var plan } ? plan.Units.Max() : 1;
         return new Pace(place, unit, context.Laying).Minutes(units, Math.Max(1, litres / unit.Yield.Litres / units)) / 60 * place.Crew.Hands;
     }
 

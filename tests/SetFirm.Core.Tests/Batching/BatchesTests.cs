@@ -110,7 +110,7 @@ public sealed class BatchesTests
         var bucket = new Mixer.DrillBucket(Volume.FromLitres(bucketL));
         bucket.Capacity.Litres.ShouldBe(capacityL, 1e-9);
         var rapid = new BatchUnit(Volume.FromLitres(7.1), Volume.FromLitres(8.5), PerWhole: 2, Mass.FromKilograms(12.5), Mass.FromKilograms(14.3)) { Bag = Mass.FromKilograms(25) };
-        At(bucket, 1).Split(Volume.FromLitres(14.2 * 6), rapid).ShouldBeOfType<Batched.Fits>().Plan.Units.ShouldBe(Enumerable.Repeat(2, 6));
+        At(bucket, 1).Fewest(Volume.FromLitres(14.2 * 6), rapid).ShouldBeOfType<Batched.Fits>().Plan.Units.ShouldBe(Enumerable.Repeat(2, 6));
     }
 
     [Fact]
@@ -121,7 +121,7 @@ public sealed class BatchesTests
         Most(drum).ShouldBe(10);
         Most(drum with { Plate = Mass.FromKilograms(400) }).ShouldBe(15); // then by its volume
         Most(drum with { Plate = Mass.FromKilograms(100) }).ShouldBe(7);
-        int Most(MixingPlace place) => place.Split(Volume.FromLitres(5.85 * 105), bag).ShouldBeOfType<Batched.Fits>().Plan.Units.Max();
+        int Most(MixingPlace place) => place.Fewest(Volume.FromLitres(5.85 * 105), bag).ShouldBeOfType<Batched.Fits>().Plan.Units.Max();
     }
 
     [Theory]
@@ -136,7 +136,7 @@ public sealed class BatchesTests
         foreach (var mixer in new Mixer[] { new Mixer.Tub(Volume.FromLitres(300)), new Mixer.Barrow(Volume.FromLitres(300)) })
         {
             var place = At(mixer, 1) with { Plate = plateKg is { } kg ? Mass.FromKilograms(kg) : null };
-            place.Split(bag.Yield * (halves * 20), bag).ShouldBeOfType<Batched.Fits>().Plan.Units.Max().ShouldBe(halves);
+            place.Fewest(bag.Yield * (halves * 20), bag).ShouldBeOfType<Batched.Fits>().Plan.Units.Max().ShouldBe(halves);
         }
     }
 

@@ -122,7 +122,7 @@ internal sealed class PourPlanner(
         var pebbles = sketch.Parts.Where(p => p.Course == Course.Slurry).Sum(p => Of(p).FaceM2 * p.FaceShare);
         var hands = before.Load!.Crew.Hands;
         var between = pebbles > 0 ? Duration.FromHours(Math.Max(1, SetPebblesM2.TotalHours * pebbles / hands)) : Rinse;
-        var minutes = Math.Ceiling((mixing + between).TotalMinutes / 5) * 5;
+        var minutes = Math.Ceiling((mixing - before.Load!.Age + between).TotalMinutes / 5) * 5;
         return start.PlusMinutes((long)Math.Min(minutes, ((LocalTime.MaxValue - start).Hours * 60) - 60));
     }
 

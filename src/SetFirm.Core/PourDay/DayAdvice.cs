@@ -199,7 +199,7 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
     {
         if (mixC > DayJudge.MostMixC)
         {
-            remarks.Add(new Finding(Severity.Warning, at.Mixing.WaterC, new Notice.MixTooHot(MixC: mixC, LimitC: DayJudge.MostMixC)).Mending(
+            remarks.Add(new Finding(Severity.Warning, ByTruck ? at.Date : at.Mixing.WaterC, new Notice.MixTooHot(MixC: mixC, LimitC: DayJudge.MostMixC)).Mending(
                 WaterFor(warmer: false, DayJudge.MostMixC)));
         }
 
@@ -208,7 +208,7 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
             remarks.Warn(at.Date, new Notice.ColdWeather(AirC: coldest, LimitC: DayJudge.ColdAirC));
             if (mixC < DayJudge.LeastMixColdC)
             {
-                remarks.Add(new Finding(Severity.Warning, at.Mixing.WaterC, new Notice.MixTooCold(MixC: mixC, LimitC: DayJudge.LeastMixColdC)).Mending(
+                remarks.Add(new Finding(Severity.Warning, ByTruck ? at.Date : at.Mixing.WaterC, new Notice.MixTooCold(MixC: mixC, LimitC: DayJudge.LeastMixColdC)).Mending(
                     WaterFor(warmer: true, DayJudge.LeastMixColdC)));
             }
         }
@@ -220,6 +220,16 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
         if (!(task.SaidWaterC >= 0 && task.SaidWaterC <= PourTask.HottestWaterC))
         {
             remarks.Fault(at.Mixing.WaterC, new Notice.OutOfRange(task.SaidWaterC, 0, PourTask.HottestWaterC, RangeUnit.C));
+        }
+
+        if (plan.Hours.Min(h => h.Air.Celsius) is var coldest && coldest < Additives.AntifreezeBelowC && task.Doses(Additive.Antifreeze) > 0)
+        {
+            remarks.Note(at.Mix.Additive(Additive.Antifreeze), new Notice.AntifreezeIsNoCover(AirC: coldest, BelowC: Additives.AntifreezeBelowC));
+        }
+
+        if (ByTruck)
+        {
+            return;
         }
 
         if (task.WantedMixC is { } wanted)
@@ -240,11 +250,6 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
         if (task.SaidWaterC > ScaldC)
         {
             remarks.Caution(at.Mixing.WaterC, new Notice.WaterScalds(WaterC: task.SaidWaterC, LimitC: ScaldC));
-        }
-
-        if (plan.Hours.Min(h => h.Air.Celsius) is var coldest && coldest < Additives.AntifreezeBelowC && task.Doses(Additive.Antifreeze) > 0)
-        {
-            remarks.Note(at.Mix.Additive(Additive.Antifreeze), new Notice.AntifreezeIsNoCover(AirC: coldest, BelowC: Additives.AntifreezeBelowC));
         }
 
         var wish = task.WantedMixC ?? DayJudge.LeastMixColdC;

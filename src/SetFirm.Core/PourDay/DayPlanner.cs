@@ -141,8 +141,11 @@ public static class DayPlanner
     private static void Explain(DayPlan plan, PourTask task, SlabHistory youngest, Remarks remarks)
     {
         var (mix, mixC) = (plan.Pour.Mix, plan.Mix.Celsius);
-        remarks.Why(
-            new Why.MixTemperature(SolidsKg: mix.SolidsKgPerM3, SolidsC: plan.Air.Celsius, WaterKg: mix.WaterKgPerM3, WaterC: plan.Pour.WaterC), mixC, Source.Aci305);
+        if (plan.Pour.WaterC is { } waterC)
+        {
+            remarks.Why(new Why.MixTemperature(SolidsKg: mix.SolidsKgPerM3, SolidsC: plan.Air.Celsius, WaterKg: mix.WaterKgPerM3, WaterC: waterC), mixC, Source.Aci305);
+        }
+
         foreach (var (rule, window) in plan.Pour.Zones[0].Rules.SelectMany(r => plan.Zones[0].Passes.Where(p => p.Pass == r.Pass).Select(p => (r, p))))
         {
             var why = new Why.PassWindow(

@@ -58,8 +58,8 @@ public sealed record DayPour
     /// <summary>The last batch lies.</summary>
     public required double MixingEndsH { get; init; }
 
-    /// <summary>Mixing water, °C.</summary>
-    public required double WaterC { get; init; }
+    /// <summary>Mixing water, °C; null where it is as warm as all else.</summary>
+    public required double? WaterC { get; init; }
 
     /// <summary>What stands over and beside it.</summary>
     public required SiteConditions Conditions { get; init; }
@@ -78,9 +78,9 @@ public sealed record DayPour
     public bool RainCover { get; init; }
 
     /// <summary>Materials stand out overnight: they are as warm as the air when mixing begins, °C.</summary>
-    public double MixC(double airC) => FreshTemperature.Of(
+    public double MixC(double airC) => WaterC is not { } waterC ? airC : FreshTemperature.Of(
         new HeatPart(Mix.SolidsKgPerM3, airC, FreshTemperature.SolidsKjPerKgK),
-        new HeatPart(Mix.WaterKgPerM3, WaterC, FreshTemperature.WaterKjPerKgK));
+        new HeatPart(Mix.WaterKgPerM3, waterC, FreshTemperature.WaterKjPerKgK));
 
     /// <summary>The same where something else stands over and beside it.</summary>
     public DayPour Under(SiteConditions conditions, HourlyWeather weather)

@@ -76,11 +76,11 @@ public sealed record PourTask
     /// <summary>A truck comes then; whoever mixes is there anyway.</summary>
     public bool Comes(LocalDateTime at) => Recipe is not ReadyRecipe { Terms: var terms } || terms.Comes(at);
 
-    /// <summary>Water as said; where that cannot be, something near it.</summary>
-    public double WaterC(HourlyWeather weather)
+    /// <summary>Water as said; where that cannot be, something near it; null where it went in at the plant, as warm as all else there.</summary>
+    public double? WaterC(HourlyWeather weather)
     {
         ArgumentNullException.ThrowIfNull(weather);
-        return Math.Clamp(double.IsNaN(SaidWaterC) ? weather.MeanAirC : SaidWaterC, 0, HottestWaterC);
+        return Recipe is ReadyRecipe ? null : Math.Clamp(double.IsNaN(SaidWaterC) ? weather.MeanAirC : SaidWaterC, 0, HottestWaterC);
     }
 
     public double Doses(Additive kind) => Recipe.Doses.FirstOrDefault(d => d.Kind == kind).Amount;

@@ -82,6 +82,17 @@ public sealed class PourLoadTests
         gap.TotalMinutes.ShouldBeInRange(15, 20); // a quarter of an hour, on the next five minutes
     }
 
+    [Fact]
+    public void What_follows_a_truck_waits_from_when_it_comes_and_not_for_its_way_here()
+    {
+        var job = Kinds.Job(Kinds.Slab(Kinds.Rectangle("2 m", "1 m")), Kinds.Slab(Kinds.Rectangle("1 m", "1 m")) with { Mix = "fine" });
+        job = job with { Mixes = [Samples.Ready() with { Id = job.Mix.Id }, Samples.OneTwoThree() with { Id = "fine" }] };
+        var (truck, second) = Planner.Plan(job, Mild).Pours is [var a, var b] ? (a, b) : throw new InvalidOperationException();
+        second.Sketch.After.ShouldBe(0);
+        var (comes, off) = (truck.Task!.StartsAt + truck.Load!.Age, truck.Mixing!.Value - truck.Load.Age);
+        (second.Task!.StartsAt - comes - off).TotalMinutes.ShouldBeInRange(15, 20);
+    }
+
     [Theory]
     [InlineData("1 m", 1, 60, 65)] // never under an hour
     [InlineData("3 m", 1, 180, 185)] // an hour a square metre

@@ -167,4 +167,14 @@ public sealed class TruckTests
         var bucket = new Container(ContainerKind.Bucket, Volume.FromLitres(12));
         return ReadyRecipe.Of(Strength.FromMegapascals(25), 20, Consistency.Plastic, air: false, terms, new Containers(bucket, bucket, bucket, bucket), []);
     }
+
+    /// <summary>Its water went in at the plant: no tap cools it.</summary>
+    [Fact]
+    public void What_it_brings_is_as_warm_as_the_air()
+    {
+        var hot = Plans.Of(Job(), Samples.Steady(40));
+        hot.Findings.Single(f => f.Says is Notice.MixTooHot).Says<Notice.MixTooHot>().MixC.ShouldBe(40, 1e-9);
+        hot.Findings.ShouldNotContain(f => f.Remedies.Any(r => r.Does is Mend.CoolWater));
+        hot.Explanations.ShouldNotContain(e => e.Says is Why.MixTemperature);
+    }
 }

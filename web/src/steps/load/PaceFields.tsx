@@ -8,6 +8,8 @@ import classes from './LoadStep.module.css';
 type Pace = NonNullable<JobDocument['mixing']['pace']>;
 type Figure = keyof Pace;
 
+const placing: Figure[] = ['barrowMin', 'slabMin', 'narrowMin', 'strikeMin', 'restMin'];
+
 /** The figures that count for what it is mixed in and of. */
 function figuresOf(
   mixer: JobDocument['mixing']['mixer']['kind'],
@@ -25,11 +27,7 @@ function figuresOf(
     bagged ? 'bagMin' : shovel ? 'shovelMin' : 'bucketMin',
     by[mixer],
     'emptyMin',
-    'barrowMin',
-    'slabMin',
-    'narrowMin',
-    'strikeMin',
-    'restMin',
+    ...placing,
   ];
 }
 
@@ -42,11 +40,14 @@ interface PaceFieldsProps {
 export function PaceFields({ document, load }: PaceFieldsProps) {
   const { mixing, mixes } = document;
   const mix = mixes[0];
-  const figures = figuresOf(
-    mixing.mixer.kind,
-    mix?.kind === 'bagged',
-    mix?.containers.sand.kind === 'shovel',
-  );
+  // What a truck brings is mixed: it is only laid here.
+  const figures = load.truck
+    ? placing
+    : figuresOf(
+        mixing.mixer.kind,
+        mix?.kind === 'bagged',
+        mix?.containers.sand.kind === 'shovel',
+      );
   return (
     <details className={classes.out}>
       <summary>{words.summary}</summary>

@@ -60,6 +60,7 @@ builder.Services.AddSingleton<IClock>(SystemClock.Instance);
 builder.Services.AddSingleton<IHourlyForecast>(_ => new SimulatedForecast());
 builder.Services.AddSingleton<WeatherShelf>();
 builder.Services.AddSingleton<JobWeather>();
+builder.Services.AddSingleton<PlanDesk>();
 if (builder.Configuration.GetValue<bool>(WarmUp.Key) && !writingContract)
 {
     builder.Services.AddHostedService<WarmUp>();

@@ -57,6 +57,7 @@ public static class CureAdvice
         ArgumentNullException.ThrowIfNull(weather);
         ArgumentNullException.ThrowIfNull(told);
         ArgumentNullException.ThrowIfNull(remarks);
+        remarks.Budget.GoOn();
         var (mix, climate, wetFrom) = (site.Mix, site.Site, site.WetFrom);
         var history = Fine.Follow(site.Youngest, weather, Sight);
         var advised = Advice(mix, history, weather, wetFrom, remarks);

@@ -1,3 +1,5 @@
+using SetFirm.Core.Quantities;
+
 namespace SetFirm.Core.Events;
 
 /// <summary>What an event may say.</summary>
@@ -17,7 +19,8 @@ public static class EventLimits
     public static string? WrongIn(JobEvent said)
     {
         ArgumentNullException.ThrowIfNull(said);
-        return said.Note.Length > LongestNote ? nameof(said.Note)
+        return !Moments.Has(said.At) ? nameof(said.At)
+            : said.Note.Length > LongestNote ? nameof(said.Note)
             : said.Pour.Length > LongestName ? nameof(said.Pour)
             : said.Device.Length > LongestName ? nameof(said.Device)
             : said switch

@@ -56,6 +56,9 @@ public sealed record Finding(Severity Severity, Place Where, Notice Says, IReadO
     {
     }
 
+    /// <summary>That there are so many more like it.</summary>
+    internal Finding More(int count) => new(Severity, Where, new Notice.MoreLikeIt(Count: count));
+
     /// <summary>With a way out where there is one.</summary>
     public Finding Mending(Remedy? remedy) => remedy is null ? this : WithRemedies(remedy);
 

@@ -73,21 +73,34 @@ public static class CuttingStock
     }
 
     /// <summary>First-fit decreasing, the start of the search.</summary>
+    /// <remarks>Room left is kept in a tree of greatest values, so that thousands of bars are laid as fast as they are counted. Source: Johnson 1973.</remarks>
     private static List<List<int>> FirstFit(double[] sizes, double capacity)
     {
-        var (bins, loads) = (new List<List<int>>(), new List<double>());
+        var leaves = (int)System.Numerics.BitOperations.RoundUpToPowerOf2((uint)sizes.Length);
+        var room = new double[2 * leaves];
+        Array.Fill(room, capacity);
+        var bins = new List<List<int>>();
         for (var i = 0; i < sizes.Length; i++)
         {
-            var at = loads.FindIndex(l => l + sizes[i] <= capacity + Slack);
-            if (at < 0)
+            // The first with room: a board not begun has room for anything.
+            var at = 1;
+            while (at < leaves)
             {
-                (at, _) = (bins.Count, 0);
-                bins.Add([]);
-                loads.Add(0);
+                at = room[2 * at] + Slack >= sizes[i] ? 2 * at : (2 * at) + 1;
             }
 
-            bins[at].Add(i);
-            loads[at] += sizes[i];
+            var bin = at - leaves;
+            if (bin == bins.Count)
+            {
+                bins.Add([]);
+            }
+
+            bins[bin].Add(i);
+            room[at] -= sizes[i];
+            for (at /= 2; at > 0; at /= 2)
+            {
+                room[at] = Math.Max(room[2 * at], room[(2 * at) + 1]);
+            }
         }
 
         return bins;

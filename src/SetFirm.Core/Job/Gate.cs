@@ -6,7 +6,9 @@ using SetFirm.Core.Quantities;
 namespace SetFirm.Core.Job;
 
 /// <summary>Where said things become checked values. What does not pass leaves a finding at its field and a null.</summary>
-internal sealed class Gate(UnitSystem system) : Remarks
+/// <param name="system">What bare numbers are in.</param>
+/// <param name="budget">What the plan may take; null takes one of its own.</param>
+internal sealed class Gate(UnitSystem system, Budget? budget = null) : Remarks(budget)
 {
     private static readonly LocalTimePattern TimePattern = LocalTimePattern.CreateWithInvariantCulture("HH:mm");
     private readonly List<TextRead> readings = [];
@@ -54,7 +56,7 @@ internal sealed class Gate(UnitSystem system) : Remarks
             return null;
         }
 
-        return InRange(path, date.Year, 2000, 2200, RangeUnit.Year) ? date : null;
+        return InRange(path, date.Year, Moments.FirstYear, Moments.LastYear, RangeUnit.Year) ? date : null;
     }
 
     public LocalTime? Time(Place path, string? text)

@@ -4,7 +4,6 @@ namespace SetFirm.Core.Job;
 internal static class Limits
 {
     public const int MostElements = 50;
-    public const int MostEdges = 10_000;
     public const int MostOpenings = 200;
     public const int MostProbes = 500;
     public const int MostInserts = 20;

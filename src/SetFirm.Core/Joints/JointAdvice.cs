@@ -71,10 +71,17 @@ public static class JointAdvice
         var plan = cast.Plan.Plain;
         var spacing = JointRules.Spacing(layout, cast.Depth, Narrower(plan)).Metres;
         var free = layout is JointLayout.Grid or JointLayout.Walk;
-        var lines = !free ? [] : said.Lines is { } given ? Within(given, plan, remarks) : [.. Proposal.For(plan, spacing).Select(l => (l, JointMethod.Tooled))];
-        var runs = lines.Select(l => (l.Method, Cuts: l.Line.Within(plan))).ToArray();
+        ImmutableArray<(JointLine Line, JointMethod Method)> lines = !free ? [] : said.Lines is { } given ? Within(given, plan, remarks) : [.. Proposal.For(plan, spacing).Select(l => (l, JointMethod.Tooled))];
+        var runs = Runs(lines, plan, remarks.Budget);
         var path = layout is JointLayout.Border or JointLayout.Curb;
         ImmutableArray<PlanCut> cuts = path && cast.Line is { } middle ? JointSet.Across(middle, WidthM(cast), spacing) : [.. runs.SelectMany(r => r.Cuts)];
+        if (!path && JointSet.PanelsBetween(cuts) is var wanted && !remarks.Budget.TakesPanels(wanted))
+        {
+            remarks.Warn(at.Joints, new Notice.TooManyPanels(Count: wanted, Most: Budget.MostPanels, SpacingMm: spacing * 1000));
+            (lines, cuts) = ([], []);
+            runs.Clear();
+        }
+
         var edges = cast.Plan.Corners.Length;
         var wayOutEdge = said.WayOutEdge ?? Enumerable.Range(0, edges).FirstOrDefault(i => site.Meets(i) is Meets.Form or Meets.Open, 0);
         var wayOut = cast.Plan.Corners[wayOutEdge].Towards(cast.Plan.Corners[(wayOutEdge + 1) % edges], 0.5);
@@ -85,6 +92,20 @@ public static class JointAdvice
         Check(found, said, site, at, remarks);
         Explain(found, cast, at, remarks);
         return found;
+    }
+
+    // No further than it takes to know that they are too many.
+    private static List<(JointMethod Method, ImmutableArray<PlanCut> Cuts)> Runs(ImmutableArray<(JointLine Line, JointMethod Method)> lines, Outline plan, Budget budget)
+    {
+        var (runs, cuts) = (new List<(JointMethod, ImmutableArray<PlanCut>)>(lines.Length), 0);
+        for (var i = 0; i < lines.Length && cuts <= Budget.MostPanels; i++)
+        {
+            budget.GoOn();
+            runs.Add((lines[i].Method, lines[i].Line.Within(plan)));
+            cuts += runs[^1].Item2.Length;
+        }
+
+        return runs;
     }
 
     private static ImmutableArray<(JointLine Line, JointMethod Method)> Within(ImmutableArray<(JointLine Line, JointMethod Method, Place At)> said, Outline plan, Remarks remarks)

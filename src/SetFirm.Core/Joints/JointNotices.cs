@@ -4,6 +4,9 @@ public abstract partial record Notice
 {
     public sealed record JointOutside(double AtMm) : Notice;
 
+    /// <summary>Joints so near each other would make more panels than are set out: none is.</summary>
+    public sealed record TooManyPanels(double Count, double Most, double SpacingMm) : Notice;
+
     public sealed record PanelTooLong(int Panel, double LengthMm, double MostMm) : Notice;
 
     public sealed record PanelTooSlender(int Panel, double Ratio, double Most) : Notice;

@@ -26,6 +26,15 @@ public sealed record JointSet(ImmutableArray<PlanCut> Cuts, ImmutableArray<Numbe
         [.. Shapes.Panels.Of(outline, cuts).OrderByDescending(p => Math.Round(p.Middle.DistanceTo(wayOut), 6)).ThenBy(p => p.Middle.X).ThenBy(p => p.Middle.Y)
             .Select((p, i) => new NumberedPanel(i + 1, p))]);
 
+    /// <summary>How many panels cuts along and across make at the most: one more for each, and for each place where two cross.</summary>
+    public static long PanelsBetween(ImmutableArray<PlanCut> cuts)
+    {
+        var (across, along) = (cuts.Where(IsAcross).ToArray(), cuts.Where(c => !IsAcross(c)).ToArray());
+        return 1 + cuts.Length + along.Sum(a => across.LongCount(b => Within(b.From.X, a.From.X, a.To.X) && Within(a.From.Y, b.From.Y, b.To.Y)));
+        static bool IsAcross(PlanCut cut) => Math.Abs(cut.From.X - cut.To.X) < Math.Abs(cut.From.Y - cut.To.Y);
+        static bool Within(double at, double a, double b) => at >= Math.Min(a, b) - JointRules.Slack && at <= Math.Max(a, b) + JointRules.Slack;
+    }
+
     /// <summary>Joints square across a path, evenly, no further apart than asked.</summary>
     public static ImmutableArray<PlanCut> Across(CentreLine line, double widthM, double spacingM)
     {

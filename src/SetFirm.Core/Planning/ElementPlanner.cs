@@ -36,6 +36,7 @@ internal static class ElementPlanner
         var (planned, ids) = (ImmutableArray.CreateBuilder<ElementPlan>(said.Count), new HashSet<string>());
         for (var i = 0; i < said.Count; i++)
         {
+            gate.Budget.GoOn();
             if (said[i].Id.Length > 0 && !ids.Add(said[i].Id))
             {
                 gate.Fault(Places.Element(i).Id, new Notice.SameId(Given: said[i].Id));
@@ -94,6 +95,7 @@ internal static class ElementPlanner
 
     private static ElementBuild Built(ElementPlan element, ReadBuild site, PanelSeams seams, CutGroups boards, CutGroups bars, Gate gate)
     {
+        gate.Budget.GoOn();
         var (read, cast, traits, at) = (element.Read, element.Cast, element.Traits, element.At);
         var isolation = read.EdgesMeeting(Meets.Wall, Meets.OldSlab).Sum(cast.Plan.EdgeMetres) + read.OpeningsFor(OpeningUse.Post, OpeningUse.Drain).Sum(o => o.Perimeter.Metres);
         var mould = traits.Mould == MouldKind.None

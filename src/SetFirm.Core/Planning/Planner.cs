@@ -31,11 +31,13 @@ public static class Planner
     /// <param name="log">What was told of so far.</param>
     /// <param name="asOf">Now, for what was missed; null where nothing is under way.</param>
     /// <param name="pour">Id of the pour that is wanted in full; null takes the first.</param>
-    public static JobPlan Plan(JobDocument job, HourlyWeather weather, IReadOnlyList<JobEvent>? log = null, Instant? asOf = null, string? pour = null)
+    /// <param name="budget">What it may take; null takes the usual, and waits as long as it lasts.</param>
+    /// <exception cref="OperationCanceledException">Nobody waits for it any more.</exception>
+    public static JobPlan Plan(JobDocument job, HourlyWeather weather, IReadOnlyList<JobEvent>? log = null, Instant? asOf = null, string? pour = null, Budget? budget = null)
     {
         ArgumentNullException.ThrowIfNull(job);
         ArgumentNullException.ThrowIfNull(weather);
-        var gate = new Gate(job.Units);
+        var gate = new Gate(job.Units, budget);
         weather = SiteWeather.Of(job, weather, gate);
         var elements = ElementPlanner.Shape(job.Elements, job.Mix.Id, job.Day.Split == PourSplit.EveryOther, gate);
         var site = JobReader.Build(job.Build, gate);
@@ -114,14 +116,15 @@ public static class Planner
     /// <param name="weather">The hours that it was planned with.</param>
     /// <param name="log">What was told of so far.</param>
     /// <param name="asOf">Now; null where nothing is under way.</param>
-    public static ImmutableArray<PourPlan> Pours(JobPlan plan, HourlyWeather weather, IReadOnlyList<JobEvent>? log = null, Instant? asOf = null)
+    /// <param name="budget">What it may take; null waits as long as it lasts.</param>
+    public static ImmutableArray<PourPlan> Pours(JobPlan plan, HourlyWeather weather, IReadOnlyList<JobEvent>? log = null, Instant? asOf = null, Budget? budget = null)
     {
         ArgumentNullException.ThrowIfNull(plan);
         weather = SiteWeather.Of(plan.Said, weather);
         var told = Told.Of(log ?? []);
         return
         [
-            .. plan.Pours.Select(p => p == plan.Pour?.Load ? plan.Pour : InFull(p, plan.Elements!.Value, plan.Curing, weather, told, asOf, new Gate(plan.Said.Units))),
+            .. plan.Pours.Select(p => p == plan.Pour?.Load ? plan.Pour : InFull(p, plan.Elements!.Value, plan.Curing, weather, told, asOf, new Gate(plan.Said.Units, budget))),
         ];
     }
 
@@ -134,7 +137,8 @@ public static class Planner
     /// <param name="pour">Id of the pour; null takes the first.</param>
     /// <param name="notBefore">From here on; null takes every hour.</param>
     /// <param name="members">Ways it may go: fewer are quicker, and as good for a first guess.</param>
-    public static StartRanking Starts(JobDocument job, HourlyWeather weather, string? pour = null, Instant? notBefore = null, int members = StartRanking.MemberCount)
+    /// <param name="budget">What it may take; null takes the usual, and waits as long as it lasts.</param>
+    public static StartRanking Starts(JobDocument job, HourlyWeather weather, string? pour = null, Instant? notBefore = null, int members = StartRanking.MemberCount, Budget? budget = null)
     {
         ArgumentNullException.ThrowIfNull(job);
         ArgumentNullException.ThrowIfNull(weather);
@@ -146,7 +150,7 @@ public static class Planner
             Pours = [.. job.Pours.Select(p => p.Id == pour ? p with { Date = someDay, Start = someHour } : p)],
         };
         weather = SiteWeather.Of(job, weather);
-        var gate = new Gate(job.Units);
+        var gate = new Gate(job.Units, budget);
         if (ElementPlanner.Shape(known.Elements, known.Mix.Id, known.Day.Split == PourSplit.EveryOther, gate) is not { } elements)
         {
             return StartRanking.None;
@@ -158,7 +162,7 @@ public static class Planner
         var pours = new PourPlanner(
             known, elements, mixes.ToDictionary(m => m.Id), JobReader.Mixing(known.Mixing, Places.Mixing, gate), JobReader.Zone(known.TimeZone, gate), JobReader.Works(known.Day, gate), gate)
             .Plan(sketches, asked);
-        return pours.Length > 0 && pours[asked].Task is { } task ? StartRanking.Of(task, weather, NotBefore(job, elements, sketches[asked].Id, task.Zone) ?? notBefore, members) : StartRanking.None;
+        return pours.Length > 0 && pours[asked].Task is { } task ? StartRanking.Of(task, weather, NotBefore(job, elements, sketches[asked].Id, task.Zone) ?? notBefore, members, budget) : StartRanking.None;
     }
 
     // A pour comes on a day after that of the pour before it, as far as both are known.

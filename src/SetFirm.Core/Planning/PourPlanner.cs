@@ -42,7 +42,7 @@ internal sealed class PourPlanner(
         var loads = ImmutableArray.CreateBuilder<PourLoad>(sketches.Length);
         for (var i = 0; i < sketches.Length; i++)
         {
-            loads.Add(One(sketches[i], i + 1, sketches[i].After is { } before ? loads[before] : null, i == asked ? gate : new Gate(job.Units)));
+            loads.Add(One(sketches[i], i + 1, sketches[i].After is { } before ? loads[before] : null, i == asked ? gate : new Gate(job.Units, gate.Budget)));
         }
 
         return loads.MoveToImmutable();
@@ -50,6 +50,7 @@ internal sealed class PourPlanner(
 
     private PourLoad One(PourSketch sketch, int number, PourLoad? before, Gate own)
     {
+        own.Budget.GoOn();
         var mix = mixes.GetValueOrDefault(sketch.Mix);
         var litres = sketch.Litres;
         var holdBack = litres < NoHoldBackL && sketch.Parts.All(p => Of(p).Traits.InMould) ? 0 : LoadAdvice.HoldBackL;

@@ -182,7 +182,7 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
     // What ACI 305R names, as far as it is not done yet; the best first.
     private IEnumerable<Remedy> DryingRemedies(Func<DayOutcome, double> peak)
     {
-        var (site, now) = (task.Site, peak(DayPlanner.WhatIf(plan.Pour, weather, plan.Start)));
+        var (site, now) = (task.Site, peak(DayPlanner.WhatIf(plan.Pour, weather, plan.Start, remarks.Budget)));
         (Func<double, Mend> Does, SiteConditions Site, Edit Edit)[] ways =
         [
             (e => new Mend.MistIt(e), site with { Fog = true }, new Edit(Places.Site.Fog, Yes: true)),
@@ -191,7 +191,7 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
                 new Edit(Places.Site.Shade, Text: System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName(nameof(Shade.AllDay)))),
         ];
         return ways.Where(w => w.Site != site)
-            .Select(w => (w.Does, w.Edit, Peak: peak(DayPlanner.WhatIf(plan.Pour.Under(w.Site, weather), weather, plan.Start))))
+            .Select(w => (w.Does, w.Edit, Peak: peak(DayPlanner.WhatIf(plan.Pour.Under(w.Site, weather), weather, plan.Start, remarks.Budget))))
             .Where(w => w.Peak < now - 0.01).OrderBy(w => w.Peak).Select(w => new Remedy(w.Does(w.Peak), [w.Edit]));
     }
 
@@ -326,7 +326,7 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
     {
         var crew = plan.Pour.Crew;
         var more = Enumerable.Range(crew.Hands + 1, Math.Max(0, Math.Min(LoadAdvice.MostHands, crew.Hands + 2) - crew.Hands));
-        var ways = more.Select(h => (Hands: h, DayPlanner.WhatIf(task, task.Load.With(crew with { Hands = h }), weather, plan.Start).LateH)).ToArray();
+        var ways = more.Select(h => (Hands: h, DayPlanner.WhatIf(task, task.Load.With(crew with { Hands = h }), weather, plan.Start, remarks.Budget).LateH)).ToArray();
         var best = ways.FirstOrDefault(w => w.LateH <= 0, ways.MinBy(w => w.LateH));
         return ways.Length == 0 || best.LateH >= lateH ? null : new Remedy(
             new Mend.AddHand(Hands: best.Hands, LateMin: best.LateH * 60), [new Edit(at.Mixing.Hands, Number: best.Hands)]);
@@ -353,7 +353,7 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
         for (var hour = (int)Math.Ceiling(Hours(task.Start)) - 1; hour >= Hours(works.From); hour--)
         {
             var begins = plan.Start + Duration.FromHours(hour - Hours(task.Start));
-            var done = begins + Duration.FromHours(Math.Min(DayPlanner.WhatIf(task, task.Load, weather, begins).DoneH, DaySimulation.Sight.TotalHours));
+            var done = begins + Duration.FromHours(Math.Min(DayPlanner.WhatIf(task, task.Load, weather, begins, remarks.Budget).DoneH, DaySimulation.Sight.TotalHours));
             if (!judge.IsDark(done) && !judge.IsDark(begins))
             {
                 return StartAt(new Mend.EarlierStart(StartH: hour, DoneH: hour + (done - begins).TotalHours), new LocalTime(hour, 0));

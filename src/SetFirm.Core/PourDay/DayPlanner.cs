@@ -36,12 +36,13 @@ public static class DayPlanner
         ArgumentNullException.ThrowIfNull(weather);
         ArgumentNullException.ThrowIfNull(remarks);
         var (start, load) = (task.StartsAt, task.Load);
-        var (schedule, pour, away) = Settled.Of(task, load, weather, start, Coarse);
+        var (fine, coarse) = (new WatchedSlab(Fine, remarks.Budget), new WatchedSlab(Coarse, remarks.Budget));
+        var (schedule, pour, away) = Settled.Of(task, load, weather, start, coarse);
         LoadAdvice.CheckDay(load, task.Recipe, l => PourSchedule.Of(l, start, away.AsSpan()).Mixing, task.At.Mixing, remarks);
         var asForeseen = new Member(weather, 1, 1);
-        var best = new DaySimulation(pour, Fine, Closeness.Ends);
+        var best = new DaySimulation(pour, fine, Closeness.Ends);
         var outcome = best.Run(asForeseen, start);
-        var paths = new DaySimulation(pour, Coarse);
+        var paths = new DaySimulation(pour, coarse);
         var members = Members.Of(weather, BandMembers);
         var bands = new PassBands(paths, asForeseen, start, members.Count);
         var judge = new DayJudge(pour, weather, schedule.JointAge);
@@ -55,7 +56,7 @@ public static class DayPlanner
         var until = Instant.Max(finalSet ?? start + DaySimulation.Sight, doneBy);
         var first = pour.Zones[0];
         SlabHistory History(double waterH, double placedH) =>
-            Fine.Follow(pour.At(first, waterH, placedH, pour.Mix, mixC, start), weather, until - start < FollowShort ? FollowShort : DaySimulation.Sight);
+            fine.Follow(pour.At(first, waterH, placedH, pour.Mix, mixC, start), weather, until - start < FollowShort ? FollowShort : DaySimulation.Sight);
         var oldest = History(first.OldestWaterH, first.FirstPlacedH);
         var youngest = first.YoungestWaterH == first.OldestWaterH ? oldest : History(first.YoungestWaterH, first.PlacedH);
         var last = pour.Zones[^1];
@@ -74,10 +75,11 @@ public static class DayPlanner
     }
 
     /// <summary>What comes of a pour if nothing is off, as closely as many paths are followed.</summary>
-    public static DayOutcome WhatIf(DayPour pour, HourlyWeather weather, Instant start) => new DaySimulation(pour, Coarse).Run(new Member(weather, 1, 1), start);
+    public static DayOutcome WhatIf(DayPour pour, HourlyWeather weather, Instant start, Budget budget) => new DaySimulation(pour, new WatchedSlab(Coarse, budget)).Run(new Member(weather, 1, 1), start);
 
     /// <summary>The same for a task with other batches, or another start.</summary>
-    public static DayOutcome WhatIf(PourTask task, LoadPlan load, HourlyWeather weather, Instant start) => WhatIf(Settled.Of(task, load, weather, start, Coarse).Pour, weather, start);
+    public static DayOutcome WhatIf(PourTask task, LoadPlan load, HourlyWeather weather, Instant start, Budget budget) =>
+        WhatIf(Settled.Of(task, load, weather, start, new WatchedSlab(Coarse, budget)).Pour, weather, start, budget);
 
     private static ImmutableArray<ZonePlan> Zones(
         PourTask task, LoadPlan load, PourSchedule schedule, DayPour pour, DaySimulation best, PassBands bands, Instant start)

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using NodaTime;
 using SetFirm.Core.Batching;
+using SetFirm.Core.Findings;
 using SetFirm.Core.Setting;
 using SetFirm.Core.Weather;
 
@@ -57,7 +58,8 @@ public sealed record StartRanking(ImmutableArray<RankedStart> Hours, ImmutableAr
     /// <param name="weather">Hours at the site; only what was given is ranked.</param>
     /// <param name="notBefore">Something else has to be done first.</param>
     /// <param name="members">Ways it may go.</param>
-    public static StartRanking Of(PourTask task, HourlyWeather weather, Instant? notBefore = null, int members = MemberCount)
+    /// <param name="budget">What it may take; null waits as long as it lasts.</param>
+    public static StartRanking Of(PourTask task, HourlyWeather weather, Instant? notBefore = null, int members = MemberCount, Budget? budget = null)
     {
         ArgumentNullException.ThrowIfNull(task);
         ArgumentNullException.ThrowIfNull(weather);
@@ -66,11 +68,13 @@ public sealed record StartRanking(ImmutableArray<RankedStart> Hours, ImmutableAr
             return None;
         }
 
-        var starts = HoursOf(weather, task.Zone, from.Minute == 0 ? from.Hour : from.Hour + 1, until.Hour)
+        var starts = HoursOf(weather, task.Zone, notBefore, from.Minute == 0 ? from.Hour : from.Hour + 1, until.Hour)
             .Where(s => task.Comes(s.Local)).Select(s => (s.Local, At: s.At - task.Recipe.Age)).Where(s => s.At >= weather.Start && (notBefore is not { } first || s.At >= first)).ToArray();
+        budget ??= new Budget();
+        var model = DayPlanner.ManyPaths;
         var odds = Odds(
-            [.. starts.Select(s => s.At)], weather, Setting.Members.Of(weather, members), DayPlanner.ManyPaths,
-            start => Settled.Of(task, task.Load, weather, start, DayPlanner.ManyPaths));
+            [.. starts.Select(s => s.At)], weather, Setting.Members.Of(weather, members), model,
+            start => Settled.Of(task, task.Load, weather, start, model), budget);
         ImmutableArray<RankedStart> hours = [.. starts.Zip(odds, (s, o) => new RankedStart(s.Local, s.At, o))];
         // Of hours as likely the one that is done first, then the one nearest.
         var best = hours.Where(h => h.Odds.Chance >= LeastChance).OrderByDescending(h => Math.Round(h.Odds.Chance / SameChance)).ThenBy(h => h.Odds.DoneH.Median).ThenBy(h => h.At).Take(BestFew);
@@ -83,27 +87,37 @@ public sealed record StartRanking(ImmutableArray<RankedStart> Hours, ImmutableAr
     /// <param name="members">Ways it may go.</param>
     /// <param name="model">Follows zones.</param>
     /// <param name="at">The pour as it would go from a start: the passes of a cold day call hands away at other batches than those of a warm one.</param>
-    public static StartOdds[] Odds(IReadOnlyList<Instant> starts, HourlyWeather weather, IReadOnlyList<Member> members, ISlabModel model, Func<Instant, Settled> at)
+    /// <param name="budget">Ends it.</param>
+    public static StartOdds[] Odds(
+        IReadOnlyList<Instant> starts, HourlyWeather weather, IReadOnlyList<Member> members, ISlabModel model, Func<Instant, Settled> at, Budget? budget = null)
     {
         ArgumentNullException.ThrowIfNull(starts);
         ArgumentNullException.ThrowIfNull(at);
         var odds = new StartOdds[starts.Count];
         Parallel.For(
-            0, starts.Count, () => (DaySimulation?)null, (i, _, before) =>
+            0, starts.Count, () => (DaySimulation?)null, (i, loop, before) =>
             {
+                if (budget?.IsOver == true)
+                {
+                    loop.Stop();
+                    return before;
+                }
+
                 var (schedule, pour, _) = at(starts[i]);
                 var paths = new DaySimulation(pour, model, Closeness.Few, before);
                 odds[i] = new DayJudge(pour, weather, schedule.JointAge).Odds(starts[i], members, paths);
                 return paths;
             },
             _ => { });
+        budget?.GoOn();
         return odds;
     }
 
-    private static IEnumerable<(LocalDateTime Local, Instant At)> HoursOf(HourlyWeather weather, DateTimeZone zone, int from, int until)
+    private static IEnumerable<(LocalDateTime Local, Instant At)> HoursOf(HourlyWeather weather, DateTimeZone zone, Instant? notBefore, int from, int until)
     {
-        var last = weather.End.InZone(zone).Date;
-        for (var date = weather.Start.InZone(zone).Date; date <= last; date = date.PlusDays(1))
+        var first = (notBefore is { } asked ? Instant.Max(asked, weather.Start) : weather.Start).InZone(zone).Date;
+        var last = LocalDate.Min(weather.End.InZone(zone).Date, first.PlusDays(Budget.MostDaysRanked - 1));
+        for (var date = first; date <= last; date = date.PlusDays(1))
         {
             for (var hour = from; hour <= until; hour++)
             {

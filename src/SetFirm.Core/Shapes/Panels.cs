@@ -54,6 +54,11 @@ public static class Panels
     {
         ArgumentNullException.ThrowIfNull(outline);
         ArgumentNullException.ThrowIfNull(cuts);
+        if (cuts.Count == 0)
+        {
+            return [Of(outline.Gross)];
+        }
+
         return Quickly(outline, cuts, []) is { } pieces
             ? [.. pieces.Select(piece => Of(Outline.Ring([.. piece]))).Where(p => p.AreaM2 > Parting.LeastM2)]
             : Noded(outline.Gross, new Rings(outline.Gross), cuts);

@@ -4,6 +4,9 @@ public abstract partial record Notice
 {
     public sealed record TooFewEdges(double Count) : Notice;
 
+    /// <summary>More corners that turn sharply than are planned, all elements together.</summary>
+    public sealed record TooManyCorners(int Count, double Most) : Notice;
+
     public sealed record TurnsDoNotClose(double SumDegrees) : Notice;
 
     public sealed record OutlineGap(double GapMm, double LimitMm) : Notice;

@@ -178,6 +178,7 @@ public sealed record MouldReport(
 /// <param name="OffcutM2">Of mesh.</param>
 /// <param name="ScrimM2">Of scrim, laps included.</param>
 /// <param name="LongestM">The longest side of a panel, a bay or a piece: what a choice goes by.</param>
+/// <param name="NotDrawn">Sheets or bars more than are drawn; they are cut and counted with the rest.</param>
 public sealed record SteelReport(
     SteelSchool School,
     SteelSchool Advised,
@@ -198,16 +199,18 @@ public sealed record SteelReport(
     double CoverMm,
     double OffcutM2,
     double ScrimM2,
-    double LongestM);
+    double LongestM,
+    int NotDrawn);
 
 /// <summary>Cuts laid on stock.</summary>
 /// <param name="Stock">Id of the board or bar.</param>
-/// <param name="Boards">Each with its cuts.</param>
+/// <param name="Count">How many to have.</param>
+/// <param name="Boards">Each with its cuts; of very many the first.</param>
 /// <param name="LowerBound">Fewer cannot do.</param>
 /// <param name="Verdict">Whether it is the fewest, or why more.</param>
 /// <param name="CutM">All cuts.</param>
 /// <param name="StockM">All bought.</param>
-public sealed record CutListReport(string Stock, IReadOnlyList<StockReport> Boards, int LowerBound, LayoutVerdict Verdict, double CutM, double StockM);
+public sealed record CutListReport(string Stock, int Count, IReadOnlyList<StockReport> Boards, int LowerBound, LayoutVerdict Verdict, double CutM, double StockM);
 
 /// <param name="LengthM">As sold.</param>
 /// <param name="Cuts">Laid on it, longest first.</param>

@@ -11,8 +11,14 @@ namespace SetFirm.Core.Telling;
 /// <summary>What is dug, set out, boarded and tied, as it is shown.</summary>
 internal static class BuildTelling
 {
+    /// <summary>Pieces of steel that are drawn, of all elements together.</summary>
+    private const int MostDrawn = 2_000;
+
+    /// <summary>Boards or bars of one kind whose cuts are shown one by one.</summary>
+    private const int MostBoards = 400;
+
     public static BuildReport Of(ImmutableArray<ElementPlan> elements, BuildPlan plan) => new(
-        [.. elements.Select(e => Element(e, e.Build!, plan.StringMm))],
+        [.. elements.Select(e => Element(e, e.Build!, plan.StringMm, MostDrawn / elements.Length))],
         plan.Dig is null ? null : Dig(plan.Dig),
         plan.StringMm,
         [.. plan.Boards.Select(Cuts)],
@@ -25,14 +31,14 @@ internal static class BuildTelling
         BuildPlan.Cartridges(elements.Select(e => e.Build!.Mould).OfType<MouldPlan>()),
         Inspections.For(Facts(elements)));
 
-    private static ElementBuildReport Element(ElementPlan element, ElementBuild built, double stringMm) => new(
+    private static ElementBuildReport Element(ElementPlan element, ElementBuild built, double stringMm, int mostDrawn) => new(
         element.Index,
         built.Dig is null ? null : Dig(built.Dig),
         built.CornersMm,
         built.Diagonals,
         built.Forms is null ? null : Forms(built.Forms, element, stringMm),
         built.Mould is null ? null : Mould(built.Mould),
-        Steel(built.Steel),
+        Steel(built.Steel, mostDrawn),
         built.IsolationM,
         built.BondBreakerM);
 
@@ -68,16 +74,16 @@ internal static class BuildTelling
 
     private static BendReport Bend(BentRun b) => new(b.Edge, b.RadiusM, b.InsideM, b.CutM, b.Strip.Kind, b.Strip.Thickness.Millimetres, b.Strip.LeastRadius.Metres);
 
-    private static SteelReport Steel(SteelPlan plan) => new(
+    private static SteelReport Steel(SteelPlan plan, int most) => new(
         plan.School,
         plan.Advised,
         plan.Misfit,
         plan.Barred ? plan.Bar.Id : "",
         plan.Barred ? plan.Bar.Diameter.Millimetres : 0,
         plan.School == SteelSchool.BarGrid ? plan.Spacing.Metres : 0,
-        plan.Layout.Sheets,
+        [.. plan.Layout.Sheets.Take(most)],
         plan.SheetCount,
-        plan.Layout.Bars,
+        [.. plan.Layout.Bars.Take(most)],
         plan.BarM,
         plan.Barred ? plan.BarMass.Kilograms : plan.Fibre.Kilograms,
         plan.Layout.LapM,
@@ -88,11 +94,13 @@ internal static class BuildTelling
         plan.CoverBelowMm,
         plan.Layout.OffcutM2,
         plan.ScrimM2,
-        plan.LongestM);
+        plan.LongestM,
+        Math.Max(0, plan.Layout.Sheets.Length - most) + Math.Max(0, plan.Layout.Bars.Length - most));
 
     private static CutListReport Cuts(CutList list) => new(
         list.Stock,
-        [.. list.Layout.Boards.Select(b => new StockReport(b.StockMm / 1000, [.. b.Cuts.Select(i => new CutReport(list.Cuts[i].LengthM, list.Cuts[i].For))]))],
+        list.Layout.Boards.Length,
+        [.. list.Layout.Boards.Take(MostBoards).Select(b => new StockReport(b.StockMm / 1000, [.. b.Cuts.Select(i => new CutReport(list.Cuts[i].LengthM, list.Cuts[i].For))]))],
         list.Layout.LowerBound,
         list.Layout.Verdict,
         list.CutM,

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Runtime.CompilerServices;
 using System.Runtime.Intrinsics;
 using NodaTime;
+using SetFirm.Core.Quantities;
 
 namespace SetFirm.Core.Weather;
 
@@ -76,6 +77,11 @@ public sealed class HourlyWeather
         if (hours.IsDefaultOrEmpty || hours.Length > MostHours)
         {
             return new WeatherCheck.Unusable(0, "hours");
+        }
+
+        if (!Moments.Has(start) || !Moments.Has(start + Duration.FromHours(hours.Length)))
+        {
+            return new WeatherCheck.Unusable(0, "start");
         }
 
         for (var i = 0; i < hours.Length; i++)

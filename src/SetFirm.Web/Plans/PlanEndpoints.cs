@@ -1,10 +1,10 @@
 using System.Collections.Immutable;
 using System.Text.Json;
-using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.Extensions.Options;
 using NodaTime;
 using SetFirm.Core.Events;
+using SetFirm.Core.Findings;
 using SetFirm.Core.Job;
 using SetFirm.Core.Planning;
 using SetFirm.Core.Telling;
@@ -43,25 +43,38 @@ public sealed record WeatherDto
 
 internal static class PlanEndpoints
 {
+    private static readonly JsonSerializerOptions Reports = WireJson.ForReports();
+
     /// <summary>A diary of more lines is refused.</summary>
     private const int MostLog = 5_000;
 
     public static void MapPlans(this IEndpointRouteBuilder api)
     {
-        Map(api, "/plan", "Plan", (weather, job) => weather.For(job), (job, weather, said) => Teller.Tell(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour)));
-        Map(api, "/calendar", "Calendar", (weather, job) => weather.For(job), (job, weather, said) =>
-            Teller.Tell(Planner.Pours(Planner.Plan(job, weather, said.Log, said.AsOf), weather, said.Log, said.AsOf)));
-        Map(api, "/starts", "RankStarts", (weather, job) => weather.Ahead(job), (job, weather, said) => Teller.Tell(Planner.Starts(job, weather, said.Pour)));
+        Map(api, "/plan", "Plan", 1, (weather, job) => weather.For(job), (job, weather, said, budget) => Teller.Tell(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget)));
+        Map(api, "/calendar", "Calendar", 1, (weather, job) => weather.For(job), (job, weather, said, budget) =>
+            Teller.Tell(Planner.Pours(Planner.Plan(job, weather, said.Log, said.AsOf, budget: budget), weather, said.Log, said.AsOf, budget)));
+        // Hundreds of hours, each many ways: it is asked for seldom, and told that it takes a while.
+        Map(api, "/starts", "RankStarts", 4, (weather, job) => weather.Ahead(job), (job, weather, said, budget) => Teller.Tell(Planner.Starts(job, weather, said.Pour, budget: budget)));
     }
 
     private static void Map<TReport>(
-        IEndpointRouteBuilder api, string path, string name, Func<JobWeather, JobDocument, HourlyWeather> usual, Func<JobDocument, HourlyWeather, Besides, TReport> answer) => api
-        .MapPost(path, (HttpRequest request, JobWeather weather, IOptions<JsonOptions> json, CancellationToken cancellation) => AnswerAsync(request, job => usual(weather, job), json, answer, cancellation))
+        IEndpointRouteBuilder api, string path, string name, double times, Func<JobWeather, JobDocument, HourlyWeather> usual, Func<JobDocument, HourlyWeather, Besides, Budget, TReport> answer) => api
+        .MapPost(path, (HttpRequest request, JobWeather weather, PlanDesk desk, IOptions<JsonOptions> json, CancellationToken cancellation) =>
+            AnswerAsync(request, job => usual(weather, job), json, (job, hours, said) => AtDeskAsync(desk, b => answer(job, hours, said, b), times, cancellation), cancellation))
         .WithName(name).Accepts<PlanRequest>("application/json").Produces<TReport>()
-        .ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
+        .ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422).ProducesProblem(503);
 
-    private static async Task<IResult> AnswerAsync<TReport>(
-        HttpRequest request, Func<JobDocument, HourlyWeather> usual, IOptions<JsonOptions> json, Func<JobDocument, HourlyWeather, Besides, TReport> answer, CancellationToken cancellation)
+    private static async Task<IResult> AtDeskAsync<TReport>(PlanDesk desk, Func<Budget, TReport> plan, double times, CancellationToken cancellation) =>
+        await desk.PlanAsync(budget => JsonSerializer.SerializeToUtf8Bytes(plan(budget), Reports), times, cancellation) switch
+        {
+            // Written whole, so that it leaves in one send: this is answered with every key pressed.
+            Planned<byte[]>.Made made => TypedResults.Bytes(made.Plan, "application/json; charset=utf-8"),
+            Planned<byte[]>.TooLong late => Problems.TooMuchToPlan(late.Most),
+            _ => Problems.Busy(),
+        };
+
+    private static async Task<IResult> AnswerAsync(
+        HttpRequest request, Func<JobDocument, HourlyWeather> usual, IOptions<JsonOptions> json, Func<JobDocument, HourlyWeather, Besides, Task<IResult>> answer, CancellationToken cancellation)
     {
         var body = await Bodies.ReadAsync(request, cancellation);
         if (body.Problem is { } unreadable)
@@ -88,11 +101,11 @@ internal static class PlanEndpoints
 
         if (!body.Json.TryGetProperty("weather", out var given) || given.ValueKind == JsonValueKind.Null)
         {
-            return Answer(answer(job, usual(job), said), json.Value.SerializerOptions);
+            return await answer(job, usual(job), said);
         }
 
         var (hours, problem) = Read(given, json.Value.SerializerOptions);
-        return hours is null ? problem! : Answer(answer(job, hours, said), json.Value.SerializerOptions);
+        return hours is null ? problem! : await answer(job, hours, said);
     }
 
     private static (Besides Said, IResult? Problem) Said(JsonElement body, JsonSerializerOptions options)
@@ -123,10 +136,6 @@ internal static class PlanEndpoints
 
     /// <summary>What was said of a job besides its document.</summary>
     private readonly record struct Besides(IReadOnlyList<JobEvent> Log, Instant? AsOf, string? Pour);
-
-    // Written whole, so that it leaves in one send: this is answered with every key pressed.
-    private static FileContentHttpResult Answer<TReport>(TReport report, JsonSerializerOptions options) =>
-        TypedResults.Bytes(JsonSerializer.SerializeToUtf8Bytes(report, options), "application/json; charset=utf-8");
 
     private static (HourlyWeather? Weather, IResult? Problem) Read(JsonElement given, JsonSerializerOptions options)
     {

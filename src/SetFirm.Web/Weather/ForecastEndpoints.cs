@@ -3,6 +3,7 @@ using Microsoft.EntityFrameworkCore;
 using NodaTime;
 using NodaTime.Text;
 using SetFirm.Core.Job;
+using SetFirm.Core.Quantities;
 using SetFirm.Core.Weather;
 using SetFirm.Web.Storage;
 using SetFirm.Web.Wire;
@@ -74,7 +75,7 @@ internal static class ForecastEndpoints
 
                 var today = clock.GetCurrentInstant().InZone(zone).Date;
                 // Of a file the fortnight that is asked for; of a forecast what is ahead.
-                var first = job.Site.WeatherFile.Length > 0 && LocalDatePattern.Iso.Parse(from ?? "").TryGetValue(default, out var day) && day.Year is >= 2000 and <= 2200 ? day : today;
+                var first = job.Site.WeatherFile.Length > 0 && LocalDatePattern.Iso.Parse(from ?? "").TryGetValue(default, out var day) && Moments.Has(day) ? day : today;
                 var given = weather.Days(job.Site.WeatherFile, first, SiteWeather.Place(job));
                 var typed = job.Site.Typed?.Days.Select(d => d.Date).ToHashSet() ?? [];
                 return TypedResults.Ok(Told(SiteWeather.Of(job, given), first, zone, forecast.IsSimulated && given.File is "", typed));

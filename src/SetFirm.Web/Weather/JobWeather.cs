@@ -2,6 +2,7 @@ using System.Collections.Concurrent;
 using NodaTime;
 using NodaTime.Text;
 using SetFirm.Core.Job;
+using SetFirm.Core.Quantities;
 using SetFirm.Core.Weather;
 
 namespace SetFirm.Web.Weather;
@@ -81,7 +82,7 @@ internal sealed class JobWeather(IHourlyForecast forecast, WeatherShelf shelf, I
     private static Instant? LastDay(JobDocument job) => Days(job).Max();
 
     private static IEnumerable<Instant?> Days(JobDocument job) => job.Pours.Select(p => p.Date).Append(job.Day.Date)
-        .Select(said => LocalDatePattern.Iso.Parse(said).TryGetValue(default, out var date) && date.Year is >= 2000 and <= 2200 ? Midnight(date.PlusDays(-1)) : (Instant?)null);
+        .Select(said => LocalDatePattern.Iso.Parse(said).TryGetValue(default, out var date) && Moments.Has(date) ? Midnight(date.PlusDays(-1)) : (Instant?)null);
 
     private Instant Today() => Midnight(clock.GetCurrentInstant().InUtc().Date);
 

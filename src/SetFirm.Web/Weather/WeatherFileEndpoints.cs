@@ -5,6 +5,7 @@ using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
 using NodaTime;
 using SetFirm.Core.Findings;
+using SetFirm.Core.Quantities;
 using SetFirm.Core.Weather;
 using SetFirm.Web.Files.WeatherFiles;
 using SetFirm.Web.Storage;
@@ -51,7 +52,7 @@ internal static class WeatherFileEndpoints
 
         using var reader = new StreamReader(request.Body, Encoding.UTF8);
         var text = await reader.ReadToEndAsync(cancellation);
-        var read = WeatherFile.Read(text, zone, Math.Clamp(year, 2000, 2200));
+        var read = WeatherFile.Read(text, zone, Math.Clamp(year, Moments.FirstYear + 1, Moments.LastYear - 1));
         if (read.Hours.IsEmpty)
         {
             return TypedResults.Ok(new WeatherFileDto(null, name, null, null, 0, null, null, read.TypicalYear, read.Findings));

@@ -22,6 +22,13 @@ internal static class Problems
 
     public static ProblemHttpResult NoData(string detail) => Of(503, "data-file", "The data file cannot be used just now.", detail);
 
+    /// <summary>No fault of the service: there is more in it than anybody pours.</summary>
+    public static ProblemHttpResult TooMuchToPlan(TimeSpan most) => Of(
+        422, "too-much-to-plan", "There is too much in this to plan.",
+        string.Create(System.Globalization.CultureInfo.InvariantCulture, $"It was not done in {most.TotalSeconds:0.#} seconds. Is a length or a thickness wrong? What you typed is kept."));
+
+    public static ProblemHttpResult Busy() => Of(503, "busy", "Other plans are being made.", "Ask again in a moment; what you typed is kept.");
+
     public static ProblemHttpResult CrossSite() => Of(403, "cross-site", "Another site's page asks for this.", "Only Set Firm's own page changes what it keeps.");
 
     public static ProblemHttpResult NotJson() => Of(415, "not-json", "JSON is wanted.", "Send the body as application/json.");

@@ -22,6 +22,16 @@ internal static class WireJson
         options.TypeInfoResolver = (options.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(NameFamilies);
     }
 
+    /// <summary>The same for reports.</summary>
+    public static JsonSerializerOptions ForReports()
+    {
+        var options = new JsonSerializerOptions(JsonSerializerDefaults.Web);
+        Configure(options);
+        options.Converters.Add(new Figures());
+        options.MakeReadOnly(populateMissingResolver: true);
+        return options;
+    }
+
     /// <summary>A member of a closed family is told from the others by its <c>code</c>: its own name, written small.</summary>
     private static void NameFamilies(JsonTypeInfo info)
     {

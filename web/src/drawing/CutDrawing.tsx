@@ -1,6 +1,6 @@
 import type { CutListReport } from '../api/client';
 import { boardName } from '../common/boardName';
-import type { Formats } from '../format/format';
+import { number, type Formats } from '../format/format';
 import { build as words, verdicts } from '../words';
 import classes from './CutDrawing.module.css';
 
@@ -21,7 +21,7 @@ export function CutDrawing({ lists, format }: { lists: CutListReport[]; format: 
         >
           <h3>
             {words.cutList(boardName(list.stock))}{' '}
-            <small>{words.cutVerdict(list.boards.length, list.lowerBound, verdicts[list.verdict])}</small>
+            <small>{words.cutVerdict(list.count, list.lowerBound, verdicts[list.verdict])}</small>
           </h3>
           <ol>
             {list.boards.slice(0, MOST_BOARDS).map((board, i) => (
@@ -42,6 +42,7 @@ export function CutDrawing({ lists, format }: { lists: CutListReport[]; format: 
               </li>
             ))}
           </ol>
+          {list.count > MOST_BOARDS && <p>{words.moreBoards(number(list.count - MOST_BOARDS))}</p>}
         </section>
       ))}
     </div>

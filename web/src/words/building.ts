@@ -267,6 +267,8 @@ export const build = {
   sheets: 'Sheets',
   castingsFigure: 'Castings',
   pieceMass: 'One piece weighs',
+  moreBoards: (count: string) => `And ${count} more.`,
+  notDrawn: (count: string) => `${count} more are not drawn; they are cut and counted.`,
   views: { setOut: 'Set out', steel: 'Steel', cuts: 'Cut list', mould: 'Mould', heights: 'Heights' },
   viewLabel: 'What to draw',
   plan: (name: string) => `Form and stakes of ${name}, to scale`,

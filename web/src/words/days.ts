@@ -257,6 +257,7 @@ export const weatherReasons: Record<string, string> = {
   impossible: 'cannot be on this planet; look at its unit',
   incomplete: 'is missing',
   timeUnread: 'cannot be read; write it as 2027-05-07 08:00, or with an offset',
+  beyondYears: 'is not between 1990 and 2199',
   repeated: 'stands twice',
   outOfOrder: 'goes backwards; hours must follow each other',
   tooFewRows: 'has too few rows',

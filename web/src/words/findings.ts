@@ -36,6 +36,9 @@ const findings: Sentences<Notice> = {
   unknownTimeZone: (f) => `“${f.given}” is no time zone that is known.`,
   nothingToPour: () => 'Nothing is drawn yet. Add something to pour.',
   tooMany: (f) => `${number(f.count)} is too many here; ${number(f.most)} is the most.`,
+  moreLikeIt: (f) => `And ${number(f.count)} more like the ones before. Mend those first.`,
+  tooManyCorners: (f) =>
+    `${number(f.count)} sharp corners: all outlines together may have ${number(f.most)}. If it was drawn or scanned, smooth it first.`,
   tooFewEdges: (f) => `${number(f.count)} edges do not make an outline; three are the least.`,
   turnsDoNotClose: (f) =>
     `The turns add up to ${number(f.sumDegrees, 1)}°. Once round is 360°, all left or all right taken together.`,
@@ -98,6 +101,8 @@ const findings: Sentences<Notice> = {
     `${number(f.gradePct, 2)} in 100 drains, but within ${fmt.length(f.withinM)} of a house ${number(f.leastPct, 1)} in 100 is asked.`,
   fallToWall: (f) => `Water would run to the wall at edge ${number(f.edge)}.`,
   jointOutside: () => 'This joint lies outside the slab.',
+  tooManyPanels: (f, fmt) =>
+    `Joints every ${fmt.small(f.spacingMm)} would make over ${number(f.most)} panels. So many are not set out: it is planned without joints. Is the thickness right?`,
   panelTooLong: (f, fmt) =>
     `Panel ${number(f.panel)} is ${fmt.length(f.lengthMm / 1000)} long; over ${fmt.length(f.mostMm / 1000)} it cracks where it likes.`,
   panelTooSlender: (f) =>

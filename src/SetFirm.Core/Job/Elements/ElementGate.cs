@@ -51,9 +51,31 @@ internal sealed class ElementGate(Place at, Gate gate)
             return null;
         }
 
+        if (SharpCorners(raw.Corners) is var sharp && !gate.Budget.TakesCorners(sharp))
+        {
+            Fault(nameof(OutlinedDocument.Outline), new Notice.TooManyCorners(Count: sharp, Most: Budget.MostSharpCorners));
+            return null;
+        }
+
         (WorkedOut, MisfitM) = (raw.WorkedOut, raw.MisfitM);
         return Checked(raw.Corners, raw.Rises, holes, nameof(OutlinedDocument.Outline)) is { } outline && RebatesFit(said, outline, letIn) ? outline : null;
     }
+
+    // Two edges that turn by more than this are no drawn curve.
+    private static int SharpCorners(ImmutableArray<PlanPoint> corners)
+    {
+        var sharp = 0;
+        for (var i = 0; i < corners.Length; i++)
+        {
+            var (a, b, c) = (corners[(i + corners.Length - 1) % corners.Length], corners[i], corners[(i + 1) % corners.Length]);
+            var (cross, dot) = (((b.X - a.X) * (c.Y - b.Y)) - ((b.Y - a.Y) * (c.X - b.X)), ((b.X - a.X) * (c.X - b.X)) + ((b.Y - a.Y) * (c.Y - b.Y)));
+            sharp += Math.Abs(Math.Atan2(cross, dot)) > SharpRadians ? 1 : 0;
+        }
+
+        return sharp;
+    }
+
+    private const double SharpRadians = 20 * Math.PI / 180;
 
     /// <summary>An outline without openings of its own: a band, a footing.</summary>
     public Outline? Checked(ImmutableArray<PlanPoint> corners, ImmutableArray<double> rises, ImmutableArray<Opening> openings, string field)

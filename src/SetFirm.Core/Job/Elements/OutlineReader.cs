@@ -27,12 +27,12 @@ internal sealed class OutlineReader(Place outline, Gate gate)
 
     private bool FewEnough(int count, string field)
     {
-        if (count <= Limits.MostEdges)
+        if (gate.Budget.TakesEdges(count))
         {
             return true;
         }
 
-        gate.Fault(outline.At(field), new Notice.TooMany(Count: count, Most: Limits.MostEdges));
+        gate.Fault(outline.At(field), new Notice.TooMany(Count: count, Most: Budget.MostEdges));
         return false;
     }
 

@@ -91,6 +91,12 @@ internal static class CsvWeather
 
             if (Moment(cells[header.Time], zone, line, ref last, findings) is { } at)
             {
+                if (!Moments.Has(at) || !Moments.Has(at + Duration.FromDays(366)))
+                {
+                    findings.Damaged(line, "time", "beyondYears", cells[header.Time]);
+                    continue;
+                }
+
                 rows.Add(new WeatherRow(line, at, Values(cells, header, line, findings)));
             }
         }

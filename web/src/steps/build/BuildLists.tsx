@@ -137,7 +137,7 @@ export function BuildLists({
           key={list.stock}
           title={words.cutList(boardName(list.stock))}
           rows={cutRows(list, f)}
-          note={words.cutVerdict(list.boards.length, list.lowerBound, verdicts[list.verdict])}
+          note={words.cutVerdict(list.count, list.lowerBound, verdicts[list.verdict])}
         />
       ))}
       <Rows

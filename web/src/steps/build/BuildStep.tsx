@@ -105,7 +105,7 @@ function figuresOf(
       : []),
     ...build.boards.map((l) => ({
       label: words.boardsFigure(boardName(l.stock)),
-      value: number(l.boards.length),
+      value: number(l.count),
       note: f.length(l.stockM),
       why: { code: 'boards' as const, of: l.stock },
     })),
@@ -186,6 +186,9 @@ export function BuildStep() {
             element.mould && <MouldDrawing element={drawn} mould={element.mould} format={format} />
           ) : (
             <BuildDrawing element={drawn} built={element} steel={view === 'steel'} format={format} />
+          )}
+          {view === 'steel' && element.steel.notDrawn > 0 && (
+            <p>{words.notDrawn(number(element.steel.notDrawn))}</p>
           )}
           <SectionDrawing element={drawn} built={element} format={format} />
         </>

@@ -61,6 +61,8 @@ builder.Services.AddSingleton<IHourlyForecast>(_ => new SimulatedForecast());
 builder.Services.AddSingleton<WeatherShelf>();
 builder.Services.AddSingleton<JobWeather>();
 builder.Services.AddSingleton<PlanDesk>();
+builder.Services.AddSingleton<YardLines>();
+builder.Services.AddHostedService(s => s.GetRequiredService<YardLines>());
 if (builder.Configuration.GetValue<bool>(WarmUp.Key) && !writingContract)
 {
     builder.Services.AddHostedService<WarmUp>();

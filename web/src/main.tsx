@@ -5,7 +5,9 @@ import { MantineProvider } from '@mantine/core';
 import { QueryClient, QueryClientProvider, notifyManager } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
+import { ErrorBoundary } from 'react-error-boundary';
 import { BrowserRouter, Route, Routes } from 'react-router';
+import { Broken } from './app/Broken';
 import { JobPage } from './app/JobPage';
 import { cssVariables, theme } from './theme';
 import { YardPage } from './yard/YardPage';
@@ -21,10 +23,12 @@ createRoot(root).render(
     <QueryClientProvider client={new QueryClient()}>
       <MantineProvider theme={theme} cssVariablesResolver={cssVariables} defaultColorScheme="auto">
         <BrowserRouter>
-          <Routes>
-            <Route path="/jobs/:id/:step?" element={<JobPage />} />
-            <Route path="*" element={<YardPage />} />
-          </Routes>
+          <ErrorBoundary FallbackComponent={Broken}>
+            <Routes>
+              <Route path="/jobs/:id/:step?" element={<JobPage />} />
+              <Route path="*" element={<YardPage />} />
+            </Routes>
+          </ErrorBoundary>
         </BrowserRouter>
       </MantineProvider>
     </QueryClientProvider>

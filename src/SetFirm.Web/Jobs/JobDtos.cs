@@ -10,6 +10,24 @@ namespace SetFirm.Web.Jobs;
 /// <summary>A job with its version, which If-Match names when it is changed.</summary>
 public sealed record JobDto(Guid Id, int Version, Instant CreatedAt, Instant UpdatedAt, JobDocument Document);
 
+/// <summary>Whether a line says what the plan says.</summary>
+public enum LineState
+{
+    Made,
+
+    /// <summary>It is being made: ask again in a moment.</summary>
+    Pending,
+
+    /// <summary>The job cannot be read, or not be planned in time; opening it says what is wrong.</summary>
+    Unplannable,
+}
+
+/// <summary>A job that was removed.</summary>
+public sealed record RemovedJobDto(Guid Id, string Name, Instant RemovedAt);
+
+/// <summary>A job as it stood before: which version, and since when.</summary>
+public sealed record PastVersionDto(int Version, Instant SavedAt);
+
 /// <summary>A job in the yard: a line of what it is and where it stands.</summary>
 /// <param name="Id">Its id.</param>
 /// <param name="Version">Its version.</param>
@@ -30,6 +48,7 @@ public sealed record JobDto(Guid Id, int Version, Instant CreatedAt, Instant Upd
 /// <param name="WalkFrom">Strong enough to walk on; null once it is, or while not known.</param>
 /// <param name="Decisions">Warnings and errors that wait.</param>
 /// <param name="Outline">The first element in plan, for its small drawing.</param>
+/// <param name="State">Whether it was planned.</param>
 public sealed record JobLineDto(
     Guid Id,
     int Version,
@@ -49,7 +68,8 @@ public sealed record JobLineDto(
     Instant? NextWetting,
     Instant? WalkFrom,
     int Decisions,
-    SketchDto? Outline);
+    SketchDto? Outline,
+    LineState State);
 
 /// <summary>An element in plan: start of each edge, and the edges.</summary>
 public sealed record SketchDto(IReadOnlyList<PlanPoint> Corners, IReadOnlyList<EdgeReport> Edges);

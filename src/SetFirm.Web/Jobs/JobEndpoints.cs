@@ -39,17 +39,15 @@ internal static class JobEndpoints
         jobs.MapGet("/{id:guid}", GetAsync).WithName("GetJob").Produces<JobDto>().ProducesProblem(404).ProducesProblem(422);
         jobs.MapPut("/{id:guid}", ChangeAsync).WithName("ChangeJob").Accepts<JobDocument>("application/json").Produces<JobDto>()
             .ProducesProblem(400).ProducesProblem(404).ProducesProblem(412).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422).ProducesProblem(428);
-        jobs.MapDelete("/{id:guid}", RemoveAsync).WithName("RemoveJob").Produces(204).ProducesProblem(404);
+        jobs.MapDelete("/{id:guid}", RemoveAsync).WithName("RemoveJob").Produces(204).ProducesProblem(404).ProducesProblem(412).ProducesProblem(428);
         jobs.MapPost("/{id:guid}/restore", RestoreAsync).WithName("RestoreJob").Produces<JobDto>().ProducesProblem(404);
+        jobs.MapGet("/removed", ListRemovedAsync).WithName("ListRemoved").Produces<RemovedJobDto[]>();
+        jobs.MapDelete("/removed", EmptyAsync).WithName("EmptyRemoved").Produces(204);
+        jobs.MapGet("/{id:guid}/versions", ListVersionsAsync).WithName("ListVersions").Produces<PastVersionDto[]>().ProducesProblem(404);
+        jobs.MapGet("/{id:guid}/versions/{version:int}", GetVersionAsync).WithName("GetVersion").Produces<JobDocument>().ProducesProblem(404).ProducesProblem(422);
     }
 
-    private static async Task<IResult> ListAsync(SetFirmDb db, JobWeather weather, IClock clock, IOptions<JsonOptions> json, CancellationToken cancellation)
-    {
-        var rows = await db.Jobs.AsNoTracking().Where(j => j.RemovedAt == null).OrderByDescending(j => j.UpdatedAt).ToListAsync(cancellation);
-        var now = clock.GetCurrentInstant();
-        var log = await LogEndpoints.ReadAsync(db, [.. rows.Select(r => r.Id)], json.Value.SerializerOptions, cancellation);
-        return TypedResults.Ok(rows.Select(row => Line(row, weather, [.. log[row.Id]], now)).ToArray());
-    }
+    private static async Task<IResult> ListAsync(YardLines lines, CancellationToken cancellation) => TypedResults.Ok(await lines.ListAsync(cancellation));
 
     // Units come as text: a query is bound by the letter, and the contract writes them small.
     private static async Task<IResult> StartingAsync(
@@ -73,7 +71,7 @@ internal static class JobEndpoints
         var tomorrow = clock.GetCurrentInstant().InZone(zone).Date.PlusDays(1);
         var start = StartingJob.Of(name ?? "", system, zone.Id, tomorrow, poured);
         var recent = await db.Jobs.AsNoTracking().Where(j => j.RemovedAt == null).OrderByDescending(j => j.UpdatedAt).Take(RecentJobs).ToListAsync(cancellation);
-        var last = recent.Select(Kept).OfType<JobRead.Ok>().Select(r => r.Document).FirstOrDefault(d => d.Units == system);
+        var last = recent.Select(r => KeptJob.Read(r.Document)).OfType<JobRead.Ok>().Select(r => r.Document).FirstOrDefault(d => d.Units == system);
         var job = last is null ? start : StartingJob.After(start, last);
         // The best hour of the days ahead, or tomorrow at eight where none will do.
         var best = Planner.Starts(job, weather.Ahead(job), notBefore: zone.AtStartOfDay(tomorrow).ToInstant(), members: DayPlanner.BandMembers).First;
@@ -135,8 +133,11 @@ internal static class JobEndpoints
             return Problems.StaleVersion(row.Version);
         }
 
-        (row.Name, row.Document, row.UpdatedAt) = (document.Name, JobFile.Write(document), clock.GetCurrentInstant());
+        var now = clock.GetCurrentInstant();
+        db.Versions.Add(new VersionRow { JobId = id, Version = row.Version, SavedAt = row.UpdatedAt, Document = row.Document });
+        (row.Name, row.Document, row.UpdatedAt) = (document.Name, JobFile.Write(document), now);
         row.Version++;
+        await ThinAsync(db, id, now, cancellation);
         try
         {
             await db.SaveChangesAsync(cancellation);
@@ -149,12 +150,53 @@ internal static class JobEndpoints
         return TypedResults.Ok(Tagged(request.HttpContext, row, document));
     }
 
-    private static async Task<IResult> RemoveAsync(Guid id, SetFirmDb db, IClock clock, CancellationToken cancellation)
+    // Once an hour is enough: what is kept of the last hour is kept whole.
+    private static async Task ThinAsync(SetFirmDb db, Guid id, Instant now, CancellationToken cancellation)
     {
+        var kept = await db.Versions.AsNoTracking().Where(v => v.JobId == id).Select(v => new VersionRow { JobId = id, Version = v.Version, SavedAt = v.SavedAt, Document = "" }).ToListAsync(cancellation);
+        var spent = PastVersions.Spent(kept, now).Select(v => v.Version).ToArray();
+        if (spent.Length > 0)
+        {
+            await db.Versions.Where(v => v.JobId == id && spent.Contains(v.Version)).ExecuteDeleteAsync(cancellation);
+        }
+    }
+
+    private static async Task<IResult> ListVersionsAsync(Guid id, SetFirmDb db, CancellationToken cancellation) =>
+        await db.Jobs.AnyAsync(j => j.Id == id && j.RemovedAt == null, cancellation)
+            ? TypedResults.Ok(await db.Versions.AsNoTracking().Where(v => v.JobId == id).OrderByDescending(v => v.Version).Select(v => new PastVersionDto(v.Version, v.SavedAt)).ToListAsync(cancellation))
+            : Problems.NoSuchJob();
+
+    private static async Task<IResult> GetVersionAsync(Guid id, int version, SetFirmDb db, CancellationToken cancellation) =>
+        await db.Versions.AsNoTracking().SingleOrDefaultAsync(v => v.JobId == id && v.Version == version, cancellation) is { } row
+            ? KeptJob.Read(row.Document) switch { JobRead.Ok ok => TypedResults.Ok(ok.Document), var unreadable => Problems.Of(unreadable) }
+            : Problems.NoSuchVersion();
+
+    private static async Task<IResult> ListRemovedAsync(SetFirmDb db, CancellationToken cancellation) => TypedResults.Ok(
+        await db.Jobs.AsNoTracking().Where(j => j.RemovedAt != null).OrderByDescending(j => j.RemovedAt).Select(j => new RemovedJobDto(j.Id, j.Name, j.RemovedAt!.Value)).ToListAsync(cancellation));
+
+    // For good: with what was told of them and how they stood before.
+    private static async Task<IResult> EmptyAsync(SetFirmDb db, CancellationToken cancellation)
+    {
+        await using var transaction = await db.Database.BeginTransactionAsync(cancellation);
+        await db.Log.Where(l => db.Jobs.Any(j => j.Id == l.JobId && j.RemovedAt != null)).ExecuteDeleteAsync(cancellation);
+        await db.Jobs.Where(j => j.RemovedAt != null).ExecuteDeleteAsync(cancellation);
+        await transaction.CommitAsync(cancellation);
+        return TypedResults.NoContent();
+    }
+
+    private static async Task<IResult> RemoveAsync(Guid id, HttpRequest request, SetFirmDb db, IClock clock, CancellationToken cancellation)
+    {
+        if (VersionIn(request) is not { } version)
+        {
+            return Problems.VersionWanted();
+        }
+
         var now = clock.GetCurrentInstant();
-        var removed = await db.Jobs.Where(j => j.Id == id && j.RemovedAt == null)
+        var removed = await db.Jobs.Where(j => j.Id == id && j.RemovedAt == null && j.Version == version)
             .ExecuteUpdateAsync(s => s.SetProperty(j => j.RemovedAt, now), cancellation);
-        return removed == 1 ? TypedResults.NoContent() : Problems.NoSuchJob();
+        return removed == 1 ? TypedResults.NoContent()
+            : await db.Jobs.Where(j => j.Id == id && j.RemovedAt == null).Select(j => (int?)j.Version).SingleOrDefaultAsync(cancellation) is { } stands ? Problems.StaleVersion(stands)
+            : Problems.NoSuchJob();
     }
 
     private static async Task<IResult> RestoreAsync(Guid id, HttpContext http, SetFirmDb db, CancellationToken cancellation)
@@ -195,62 +237,9 @@ internal static class JobEndpoints
         return new JobDto(row.Id, row.Version, row.CreatedAt, row.UpdatedAt, document);
     }
 
-    private static IResult Answer(HttpContext http, JobRow row) => Kept(row) switch
+    private static IResult Answer(HttpContext http, JobRow row) => KeptJob.Read(row.Document) switch
     {
         JobRead.Ok ok => TypedResults.Ok(Tagged(http, row, ok.Document)),
         var unreadable => Problems.Of(unreadable),
     };
-
-    // What is kept was checked when it came in; a file that something else has written to is read with as much care.
-    private static JobRead Kept(JobRow row)
-    {
-        try
-        {
-            using var json = JsonDocument.Parse(row.Document);
-            return JobFile.Read(json.RootElement);
-        }
-        catch (JsonException)
-        {
-            return new JobRead.NotAJob();
-        }
-    }
-
-    private static JobLineDto Line(JobRow row, JobWeather weather, IReadOnlyList<JobEvent> log, Instant now)
-    {
-        if (Kept(row) is not JobRead.Ok { Document: var job })
-        {
-            // It stays in the yard, so that it is not lost from sight; opening it says what is wrong.
-            return new JobLineDto(
-                row.Id, row.Version, row.Name, UnitSystem.Metric, DateTimeZone.Utc.Id, row.UpdatedAt, JobPhase.Unfinished, 0, null, null, null, null, null, null, null, null, null, Decisions: 1, null);
-        }
-
-        var hours = weather.For(job);
-        var plan = Planner.Plan(job, hours, log, now);
-        var pours = Planner.Pours(plan, hours, log, now);
-        var report = Teller.Tell(plan);
-        PourPlan[] known = [.. pours.Where(p => p is { Day: not null, Cure: not null })];
-        var next = known.FirstOrDefault(p => p.Day!.DoneBy > now);
-        var shown = next ?? known.LastOrDefault();
-        PourPlan[] lying = [.. known.Where(p => p.Day!.Start <= now)];
-        return new JobLineDto(
-            row.Id,
-            row.Version,
-            row.Name,
-            job.Units,
-            job.TimeZone,
-            row.UpdatedAt,
-            JobPhases.At(pours, now),
-            pours.Length,
-            next?.Load.Number,
-            report.Shape?.OrderL,
-            report.Mix?.Bagged?.Count,
-            shown?.Day!.Start,
-            shown?.Day!.DoneBy,
-            (lying.Length > 0 ? lying : [.. known.Take(1)]).Max(p => (Instant?)p.Cure!.WetUntil),
-            shown?.Cure!.RewetHours,
-            known.Min(p => p.Cure!.NextWetting(now)),
-            known.SelectMany(p => p.Cure!.Milestones).Where(m => m.Milestone == Milestone.Walk && m.At > now).Min(m => m.At),
-            report.Findings.Count(f => f.Severity >= Severity.Warning),
-            report.Shape?.Elements[0] is { } first ? new SketchDto(first.Corners, first.Edges) : null);
-    }
 }

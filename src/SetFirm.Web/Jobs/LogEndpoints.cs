@@ -69,9 +69,15 @@ internal static class LogEndpoints
             told.Add(said);
         }
 
-        if (!await db.Jobs.AnyAsync(j => j.Id == id && j.RemovedAt == null, cancellation))
+        if (await db.Jobs.AsNoTracking().Where(j => j.Id == id && j.RemovedAt == null).Select(j => j.Document).SingleOrDefaultAsync(cancellation) is not { } document)
         {
             return Problems.NoSuchJob();
+        }
+
+        if (told.FindIndex(e => e is JobEvent.Coated) is >= 0 && KeptJob.Read(document) is JobRead.Ok { Document.Cure.Coats: var coats }
+            && told.FindIndex(e => e is JobEvent.Coated coat && coat.Product >= coats.Count) is >= 0 and var at)
+        {
+            return Problems.Of(new JobRead.Unreadable($"$[{at}].product", $"the job has {coats.Count} coats"));
         }
 
         // It begins by writing, so that of two who tell at once one waits for the other: their numbers never meet.

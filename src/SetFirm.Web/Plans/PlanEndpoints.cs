@@ -7,6 +7,7 @@ using SetFirm.Core.Events;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Job;
 using SetFirm.Core.Planning;
+using SetFirm.Core.Quantities;
 using SetFirm.Core.Telling;
 using SetFirm.Core.Weather;
 using SetFirm.Web.Weather;
@@ -129,6 +130,11 @@ internal static class PlanEndpoints
 
         var (log, asOf) = (Part<JobEvent[]>("log"), Part<Instant?>("asOf"));
         var pour = Part<string>("pour");
+        if (asOf.Value is { } now && !Moments.Has(now))
+        {
+            return (default, Problems.Of(new JobRead.Unreadable("$.asOf", "it is not between 1990 and 2200")));
+        }
+
         return log.Value is { } entries && (entries.Length > MostLog || entries.Contains(null))
             ? (default, Problems.Of(new JobRead.Unreadable("$.log", $"at most {MostLog} entries are wanted, none of them null")))
             : (new Besides(log.Value ?? [], asOf.Value, pour.Value), log.Problem ?? asOf.Problem ?? pour.Problem);
@@ -154,6 +160,7 @@ internal static class PlanEndpoints
             : HourlyWeather.TryCreate(weather.Start, [.. weather.Hours]) switch
             {
                 WeatherCheck.Sound sound => (sound.Weather, null),
+                WeatherCheck.Unusable { Field: "start" } => (null, Problems.Of(new JobRead.Unreadable("$.weather.start", "it is not between 1990 and 2200"))),
                 WeatherCheck.Unusable at => (null, Problems.Of(new JobRead.Unreadable($"$.weather.hours[{at.Hour}].{at.Field}", "the value is not possible"))),
                 _ => throw new System.Diagnostics.UnreachableException(),
             };

@@ -24,6 +24,31 @@ internal sealed class JobRow
     public Instant? RemovedAt { get; set; }
 }
 
+/// <summary>A job as it was before a change.</summary>
+internal sealed class VersionRow
+{
+    public Guid JobId { get; set; }
+
+    public int Version { get; set; }
+
+    /// <summary>It stood from here on.</summary>
+    public Instant SavedAt { get; set; }
+
+    public required string Document { get; set; }
+}
+
+/// <summary>A job's line in the yard, made once and kept with what it was made from.</summary>
+internal sealed class LineRow
+{
+    public Guid JobId { get; set; }
+
+    /// <summary>What it was made from; of another it is made anew.</summary>
+    public required string Key { get; set; }
+
+    /// <summary>The line as JSON.</summary>
+    public required string Line { get; set; }
+}
+
 /// <summary>Hourly weather read from a file, under the hash of what it came from: the same file is kept once.</summary>
 internal sealed class WeatherFileRow
 {
@@ -72,6 +97,10 @@ internal sealed class SetFirmDb(DbContextOptions<SetFirmDb> options) : DbContext
 
     public DbSet<LogRow> Log => Set<LogRow>();
 
+    public DbSet<VersionRow> Versions => Set<VersionRow>();
+
+    public DbSet<LineRow> Lines => Set<LineRow>();
+
     /// <summary>Adds a line at the end of a job's log, unless it stands there already. To be called inside a transaction that writes.</summary>
     public Task<int> AppendAsync(Guid job, Guid line, Instant at, Instant receivedAt, string entry, CancellationToken cancellation) => Database.ExecuteSqlAsync(
         $"""
@@ -79,6 +108,10 @@ internal sealed class SetFirmDb(DbContextOptions<SetFirmDb> options) : DbContext
         SELECT {job}, COALESCE(MAX(Seq), 0) + 1, {line}, {at.ToUnixTimeTicks()}, {receivedAt.ToUnixTimeTicks()}, {entry} FROM Log WHERE JobId = {job}
         """,
         cancellation);
+
+    /// <summary>Keeps a job's line in the yard in place of the one before; of a job that has gone nothing.</summary>
+    public Task<int> KeepLineAsync(Guid job, string key, string line, CancellationToken cancellation) => Database.ExecuteSqlAsync(
+        $"INSERT OR REPLACE INTO JobLines (JobId, Key, Line) SELECT Id, {key}, {line} FROM Jobs WHERE Id = {job}", cancellation);
 
     protected override void ConfigureConventions(ModelConfigurationBuilder configurationBuilder) =>
         configurationBuilder.Properties<Instant>().HaveConversion<InstantConverter>();
@@ -90,6 +123,14 @@ internal sealed class SetFirmDb(DbContextOptions<SetFirmDb> options) : DbContext
         job.Property(j => j.Version).IsConcurrencyToken();
         job.HasIndex(j => j.UpdatedAt);
         modelBuilder.Entity<WeatherFileRow>().ToTable("WeatherFiles");
+        var version = modelBuilder.Entity<VersionRow>();
+        version.ToTable("JobVersions");
+        version.HasKey(v => new { v.JobId, v.Version });
+        version.HasOne<JobRow>().WithMany().HasForeignKey(v => v.JobId).OnDelete(DeleteBehavior.Cascade);
+        var line = modelBuilder.Entity<LineRow>();
+        line.ToTable("JobLines");
+        line.HasKey(l => l.JobId);
+        line.HasOne<JobRow>().WithMany().HasForeignKey(l => l.JobId).OnDelete(DeleteBehavior.Cascade);
         var log = modelBuilder.Entity<LogRow>();
         log.ToTable("Log");
         log.HasKey(l => new { l.JobId, l.Seq });

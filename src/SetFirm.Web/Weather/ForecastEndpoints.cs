@@ -1,10 +1,10 @@
-using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using NodaTime;
 using NodaTime.Text;
 using SetFirm.Core.Job;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Weather;
+using SetFirm.Web.Jobs;
 using SetFirm.Web.Storage;
 using SetFirm.Web.Wire;
 
@@ -47,7 +47,7 @@ internal static class ForecastEndpoints
                 var today = clock.GetCurrentInstant().InZone(zone).Date;
                 // Where the job lies that somebody worked on last.
                 var last = await db.Jobs.AsNoTracking().Where(j => j.RemovedAt == null).OrderByDescending(j => j.UpdatedAt).Select(j => j.Document).FirstOrDefaultAsync(cancellation);
-                var place = last is not null && Kept(last) is { } job ? SiteWeather.Place(job) : SitePlace.OfZone(zone.Id);
+                var place = last is not null && KeptJob.Read(last) is JobRead.Ok { Document: var job } ? SiteWeather.Place(job) : SitePlace.OfZone(zone.Id);
                 return TypedResults.Ok(Told(weather.Days(null, today, place), today, zone, forecast.IsSimulated, []));
             })
         .WithName("GetForecast").Produces<ForecastDto>().ProducesProblem(422);
@@ -81,19 +81,6 @@ internal static class ForecastEndpoints
                 return TypedResults.Ok(Told(SiteWeather.Of(job, given), first, zone, forecast.IsSimulated && given.File is "", typed));
             })
         .WithName("DaysAhead").Accepts<JobDocument>("application/json").Produces<ForecastDto>().ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
-    }
-
-    private static JobDocument? Kept(string file)
-    {
-        try
-        {
-            using var json = JsonDocument.Parse(file);
-            return (JobFile.Read(json.RootElement) as JobRead.Ok)?.Document;
-        }
-        catch (JsonException)
-        {
-            return null;
-        }
     }
 
     private static ForecastDto Told(HourlyWeather hours, LocalDate first, DateTimeZone zone, bool simulated, HashSet<string> typed)

@@ -26,12 +26,22 @@ namespace SetFirm.Web.Weather;
 public sealed record WeatherFileDto(
     string? Id, string Name, Instant? From, Instant? Until, int Hours, double? LeastC, double? MostC, bool TypicalYear, IReadOnlyList<Finding> Findings);
 
+/// <summary>A weather file that is kept.</summary>
+/// <param name="Id">To name it by in a job.</param>
+/// <param name="Name">Of the file.</param>
+/// <param name="From">Its first hour.</param>
+/// <param name="ReceivedAt">When it was read.</param>
+public sealed record KeptFileDto(string Id, string Name, Instant From, Instant ReceivedAt);
+
 internal static class WeatherFileEndpoints
 {
     /// <summary>Bytes; a year of hours for building simulation has 1.7 million.</summary>
     private const long MostBytes = 4_000_000;
 
     private const int MostName = 120;
+
+    /// <summary>Files kept; a year takes about a megabyte.</summary>
+    public const int MostFiles = 24;
 
     public static void MapWeatherFiles(this IEndpointRouteBuilder api)
     {
@@ -40,6 +50,12 @@ internal static class WeatherFileEndpoints
         api.MapGet("/weather-files/{id}", (string id, WeatherShelf shelf) =>
                 shelf.Find(id) is { } kept ? Results.Ok(Dto(kept.Id, kept.Name, kept.Weather, kept.TypicalYear, [])) : Problems.NoSuchWeather())
             .WithName("GetWeatherFile").Produces<WeatherFileDto>().ProducesProblem(404);
+        api.MapGet("/weather-files", async (SetFirmDb db, CancellationToken cancellation) => TypedResults.Ok(
+                await db.WeatherFiles.AsNoTracking().OrderByDescending(w => w.ReceivedAt).Select(w => new KeptFileDto(w.Id, w.Name, w.Start, w.ReceivedAt)).ToListAsync(cancellation)))
+            .WithName("ListWeatherFiles");
+        api.MapDelete("/weather-files/{id}", async Task<IResult> (string id, WeatherShelf shelf, CancellationToken cancellation) =>
+                await shelf.RemoveAsync(id, cancellation) ? TypedResults.NoContent() : Problems.NoSuchWeather())
+            .WithName("RemoveWeatherFile").Produces(204).ProducesProblem(404);
     }
 
     // Times that name no zone of their own are local in the one given; a typical year is laid on the year given.
@@ -65,7 +81,11 @@ internal static class WeatherFileEndpoints
 
         var shortName = name.Length > MostName ? name[..MostName] : name;
         var id = Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes($"{zone.Id} {year}\n{text}")))[..16];
-        await shelf.KeepAsync(new KeptWeather(id, shortName, sound.Weather, read.TypicalYear, default), read.Hours, cancellation);
+        if (!await shelf.KeepAsync(new KeptWeather(id, shortName, sound.Weather, read.TypicalYear, default), read.Hours, cancellation))
+        {
+            return Problems.TooManyWeatherFiles(MostFiles);
+        }
+
         return TypedResults.Ok(Dto(id, shortName, sound.Weather, read.TypicalYear, read.Findings));
     }
 
@@ -85,12 +105,18 @@ internal sealed class WeatherShelf(IServiceScopeFactory scopes, IClock clock)
     private const int MostKept = 16;
     private readonly System.Collections.Concurrent.ConcurrentDictionary<string, KeptWeather> recent = new();
 
-    public async Task KeepAsync(KeptWeather weather, IReadOnlyList<WeatherHour> hours, CancellationToken cancellation)
+    /// <returns>False where there is no room for another.</returns>
+    public async Task<bool> KeepAsync(KeptWeather weather, IReadOnlyList<WeatherHour> hours, CancellationToken cancellation)
     {
         await using var scope = scopes.CreateAsyncScope();
         var db = scope.ServiceProvider.GetRequiredService<SetFirmDb>();
         if (!await db.WeatherFiles.AnyAsync(w => w.Id == weather.Id, cancellation))
         {
+            if (await db.WeatherFiles.CountAsync(cancellation) >= WeatherFileEndpoints.MostFiles)
+            {
+                return false;
+            }
+
             db.WeatherFiles.Add(new WeatherFileRow
             {
                 Id = weather.Id,
@@ -102,6 +128,17 @@ internal sealed class WeatherShelf(IServiceScopeFactory scopes, IClock clock)
             });
             await db.SaveChangesAsync(cancellation);
         }
+
+        return true;
+    }
+
+    /// <returns>False where there was none. A job that named it says so, and is planned with the forecast.</returns>
+    public async Task<bool> RemoveAsync(string id, CancellationToken cancellation)
+    {
+        await using var scope = scopes.CreateAsyncScope();
+        var gone = await scope.ServiceProvider.GetRequiredService<SetFirmDb>().WeatherFiles.Where(w => w.Id == id).ExecuteDeleteAsync(cancellation);
+        recent.TryRemove(id, out _);
+        return gone == 1;
     }
 
     /// <summary>Null where there is none of this id.</summary>

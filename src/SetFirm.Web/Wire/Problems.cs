@@ -11,7 +11,12 @@ internal static class Problems
 
     public static ProblemHttpResult NoSuchJob() => Of(404, "no-such-job", "There is no such job.", "It may have been removed.");
 
+    public static ProblemHttpResult NoSuchVersion() => Of(404, "no-such-version", "The job is not kept as it was then.", "Past versions are thinned as they grow old.");
+
     public static ProblemHttpResult NoSuchWeather() => Of(404, "no-such-weather", "There is no such weather.", "The file has to be read again.");
+
+    public static ProblemHttpResult TooManyWeatherFiles(int most) => Of(
+        422, "too-many-weather-files", "There is no room for another weather file.", $"{most} are kept. Remove one that no job needs any more.", ("path", "$"));
 
     public static ProblemHttpResult StaleVersion(int current) => Of(
         412, "stale-version", "This job was changed elsewhere.",

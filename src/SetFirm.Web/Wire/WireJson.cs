@@ -18,6 +18,7 @@ internal static class WireJson
         options.ConfigureForNodaTime(DateTimeZoneProviders.Tzdb);
         options.NumberHandling = JsonNumberHandling.Strict;
         options.AllowOutOfOrderMetadataProperties = true;
+        options.RespectNullableAnnotations = true; // null is a value only where it may be one
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
         options.TypeInfoResolver = (options.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(NameFamilies);
     }

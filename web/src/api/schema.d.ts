@@ -75,7 +75,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["ListWeatherFiles"];
         put?: never;
         post: operations["ReadWeatherFile"];
         delete?: never;
@@ -94,7 +94,7 @@ export interface paths {
         get: operations["GetWeatherFile"];
         put?: never;
         post?: never;
-        delete?: never;
+        delete: operations["RemoveWeatherFile"];
         options?: never;
         head?: never;
         patch?: never;
@@ -302,6 +302,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["RestoreJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/removed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ListRemoved"];
+        put?: never;
+        post?: never;
+        delete: operations["EmptyRemoved"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ListVersions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/versions/{version}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetVersion"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2717,6 +2765,8 @@ export interface components {
              */
             decisions: number;
             outline: null | components["schemas"]["SketchDto"];
+            /** @description Whether it was planned. */
+            state: components["schemas"]["LineState"];
         };
         /**
          * @description Where a job stands at a moment, by its plan.
@@ -2794,6 +2844,17 @@ export interface components {
              */
             wayOutEdge: number;
         };
+        /** @description A weather file that is kept. */
+        KeptFileDto: {
+            /** @description To name it by in a job. */
+            id: string;
+            /** @description Of the file. */
+            name: string;
+            /** @description Its first hour. */
+            from: components["schemas"]["Instant"];
+            /** @description When it was read. */
+            receivedAt: components["schemas"]["Instant"];
+        };
         /** @description A kind of thing that is poured, with a first element of it. */
         KindDto: {
             kind: components["schemas"]["StartKind"];
@@ -2810,6 +2871,11 @@ export interface components {
             /** @description To here. */
             dusk: components["schemas"]["Instant"];
         };
+        /**
+         * @description Whether a line says what the plan says.
+         * @enum {unknown}
+         */
+        LineState: "made" | "pending" | "unplannable";
         /** @description The loads. */
         LoadReport: {
             /**
@@ -5449,6 +5515,12 @@ export interface components {
              */
             hands: number;
         };
+        /** @description A job as it stood before: which version, and since when. */
+        PastVersionDto: {
+            /** Format: int32 */
+            version: number;
+            savedAt: components["schemas"]["Instant"];
+        };
         /**
          * @description What a cast piece is for.
          * @enum {unknown}
@@ -5717,6 +5789,13 @@ export interface components {
             does: components["schemas"]["Mend"];
             /** @description To the document. */
             edits: components["schemas"]["Edit"][];
+        };
+        /** @description A job that was removed. */
+        RemovedJobDto: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            removedAt: components["schemas"]["Instant"];
         };
         RipReport: {
             /**
@@ -7456,6 +7535,26 @@ export interface operations {
             };
         };
     };
+    ListWeatherFiles: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptFileDto"][];
+                };
+            };
+        };
+    };
     ReadWeatherFile: {
         parameters: {
             query: {
@@ -7521,6 +7620,35 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["WeatherFileDto"];
                 };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    RemoveWeatherFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Not Found */
             404: {
@@ -8145,6 +8273,24 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
         };
     };
     RestoreJob: {
@@ -8169,6 +8315,116 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ListRemoved: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemovedJobDto"][];
+                };
+            };
+        };
+    };
+    EmptyRemoved: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    ListVersions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PastVersionDto"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetVersion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,6 +1,6 @@
 import { ActionIcon, Button, Loader, Text } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
-import { IconArrowBackUp, IconArrowForwardUp, IconDownload } from '@tabler/icons-react';
+import { IconArrowBackUp, IconArrowForwardUp, IconDownload, IconHistory } from '@tabler/icons-react';
 import { Suspense, lazy, useCallback, useMemo, useState, useSyncExternalStore } from 'react';
 import { NavLink, Navigate, useNavigate, useParams } from 'react-router';
 import { api, type Job, type JobDocument, type PlanReport, type Remedy, type StepName } from '../api/client';
@@ -14,6 +14,7 @@ import { setAt, told } from '../job/pointer';
 import type { Saver } from '../job/saver';
 import { useDiary } from '../job/useDiary';
 import { useJob } from '../job/useJob';
+import { useLeft, type Left } from '../job/useLeft';
 import { usePlan, usePlanAhead } from '../job/usePlan';
 
 const views: Record<StepName, React.LazyExoticComponent<() => React.ReactNode>> = {
@@ -25,6 +26,8 @@ const views: Record<StepName, React.LazyExoticComponent<() => React.ReactNode>> 
   day: lazy(() => import('../steps/day/DayStep').then((m) => ({ default: m.DayStep }))),
   cure: lazy(() => import('../steps/cure/CureStep').then((m) => ({ default: m.CureStep }))),
 };
+
+const VersionSheet = lazy(() => import('./VersionSheet').then((m) => ({ default: m.VersionSheet })));
 
 const order = Object.keys(views) as StepName[];
 
@@ -71,7 +74,12 @@ const useSaveState = (saver: Saver) => useSyncExternalStore(saver.subscribe, sav
 
 function SaveBadge({ saver }: { saver: Saver }) {
   const state = useSaveState(saver);
-  const text = state.kind === 'refused' ? `${saveWords.refused} ${state.why}` : saveWords[state.kind];
+  const text =
+    state.kind === 'refused'
+      ? `${saveWords.refused} ${state.why}`
+      : state.kind === 'waiting' && !state.kept
+        ? saveWords.notKept
+        : saveWords[state.kind];
   return (
     <span className={classes.save} role="status" data-testid="save" data-state={state.kind}>
       {text}
@@ -120,13 +128,14 @@ function HeadButton({ label, icon: Icon, onClick, disabled = false }: HeadButton
   );
 }
 
-function OpenJob({ job, step }: { job: Job; step: StepName }) {
-  const diary = useDiary(job.id);
+function OpenJob({ job, left, step }: { job: Job; left: Left; step: StepName }) {
+  const diary = useDiary(job.id, left.lines);
   const [pour, choosePour] = useState<string | null>(null);
-  const edited = useJob(job, usePlanAhead(diary.lines, pour));
+  const edited = useJob(job, left.draft, usePlanAhead(diary.lines, pour));
   const { document, edit, set } = edited;
-  const { report, sections, failed } = usePlan(document, diary.lines, pour);
+  const { report, sections, refused, failed } = usePlan(document, diary.lines, pour);
   const [chosen, choose] = useState(0);
+  const [past, setPast] = useState(false);
   const navigate = useNavigate();
   const swap = useCallback(() => {
     if (report) edit('/units', (job) => swapUnits(job, report));
@@ -201,6 +210,13 @@ function OpenJob({ job, step }: { job: Job; step: StepName }) {
             {saveWords.units(document.units === 'us')}
           </Button>
           <HeadButton
+            label={saveWords.versions}
+            icon={IconHistory}
+            onClick={() => {
+              setPast(true);
+            }}
+          />
+          <HeadButton
             label={saveWords.download}
             icon={IconDownload}
             onClick={() => {
@@ -211,10 +227,34 @@ function OpenJob({ job, step }: { job: Job; step: StepName }) {
       }
       rail={<Rail id={job.id} report={report} />}
     >
+      {past && (
+        <Suspense>
+          <VersionSheet
+            job={job.id}
+            format={format}
+            onTake={(was) => {
+              edit(null, was);
+            }}
+            onClose={() => {
+              setPast(false);
+            }}
+          />
+        </Suspense>
+      )}
       <Conflict saver={edited.saver} onTheirs={() => void edited.takeTheirs()} />
-      {failed && (
+      {(failed || refused !== null) && (
         <div className={classes.conflict} role="alert">
-          {app.noServer}
+          {refused ?? app.noServer}
+        </div>
+      )}
+      {diary.refused !== null && (
+        <div className={classes.conflict} role="alert">
+          {saveWords.lineRefused(diary.refused)}
+        </div>
+      )}
+      {!diary.kept && (
+        <div className={classes.conflict} role="alert">
+          {saveWords.lineNotKept}
         </div>
       )}
       {planned ? (
@@ -230,11 +270,17 @@ function OpenJob({ job, step }: { job: Job; step: StepName }) {
           </DocumentContext>
         </EditingContext>
       ) : (
-        !failed && <Loader m="lg" aria-label={app.loading} />
+        !failed && refused === null && <Loader m="lg" aria-label={app.loading} />
       )}
     </AppFrame>
   );
 }
+
+const RETRY_MS = 2_500;
+
+/** The program answered that there is no such job, or that it cannot be read. */
+const isGone = (problem: unknown): boolean =>
+  typeof (problem as { status?: number } | null)?.status === 'number';
 
 export function JobPage() {
   const { id = '', step } = useParams();
@@ -242,27 +288,27 @@ export function JobPage() {
     'get',
     '/api/jobs/{id}',
     { params: { path: { id } } },
-    { staleTime: 0, gcTime: 0, retry: false },
+    {
+      staleTime: 0,
+      gcTime: 0,
+      retry: false,
+      refetchInterval: (q) => (q.state.status === 'error' && !isGone(q.state.error) ? RETRY_MS : false),
+    },
   );
+  const left = useLeft(id, job.data?.document.version ?? null);
   if (!order.includes(step as StepName)) return <Navigate to={`/jobs/${id}/shape`} replace />;
-  switch (job.status) {
-    case 'pending':
-      return (
-        <AppFrame page={app.name} title={app.name}>
-          <Loader m="lg" aria-label={app.loading} />
-        </AppFrame>
-      );
-    case 'error':
-      return (
-        <AppFrame page={app.name} title={app.name}>
-          <Text m="lg">
-            {app.notFound} <NavLink to="/">{app.backToYard}</NavLink>
-          </Text>
-        </AppFrame>
-      );
-    case 'success':
-      return <OpenJob key={job.data.id} job={job.data} step={step as StepName} />;
-    default:
-      return job satisfies never;
-  }
+  // What is open stays open, whatever comes of asking for it again.
+  if (job.data && left)
+    return <OpenJob key={job.data.id} job={job.data} left={left} step={step as StepName} />;
+  return (
+    <AppFrame page={app.name} title={app.name}>
+      {job.isError ? (
+        <Text m="lg" role="alert">
+          {isGone(job.error) ? app.notFound : app.noServer} <NavLink to="/">{app.backToYard}</NavLink>
+        </Text>
+      ) : (
+        <Loader m="lg" aria-label={app.loading} />
+      )}
+    </AppFrame>
+  );
 }

@@ -1,12 +1,12 @@
 import type { JobEvent } from '../api/client';
-
-/** What came of sending lines: all lines that the program now has, or nothing. */
-export type Confirmed = JobEvent[] | null;
+import type { LinesSent } from './sending';
 
 export interface DiaryPorts {
-  send: (lines: JobEvent[]) => Promise<Confirmed>;
-  /** Keeps on this device what the program has not had yet. */
-  keep: (lines: JobEvent[]) => void;
+  send: (lines: JobEvent[]) => Promise<LinesSent>;
+  /** Keeps a line on this device; false where that cannot be. */
+  keep: (line: JobEvent) => Promise<boolean>;
+  /** The program has them. */
+  drop: (ids: string[]) => void;
 }
 
 export interface DiaryState {
@@ -14,19 +14,30 @@ export interface DiaryState {
   lines: JobEvent[];
   /** Ids of lines that the program has not had yet. */
   waiting: ReadonlySet<string>;
+  /** Why the program will not have a line that waits; null where nothing was refused. */
+  refused: string | null;
+  /** False where a line that waits is kept nowhere but on this page. */
+  kept: boolean;
 }
 
-const RETRY_MS = 2500;
+/** So many go in one request. */
+export const MOST_LINES = 100;
+
+const RETRY_MS = 2_500;
+const LONGEST_MS = 60_000;
 
 /**
- * A job's diary: a line is kept on this device before it is shown, and sent until the program has it. A line sent twice is one,
+ * A job's diary: a line is kept on this device, shown, and sent until the program has it. A line sent twice is one,
  * so it may be sent again whenever an answer was lost.
  */
 export class DiarySender {
   state: DiaryState;
   private confirmed: JobEvent[];
   private pending: JobEvent[];
+  private readonly unkept = new Set<string>();
   private readonly ports: DiaryPorts;
+  private refused: string | null = null;
+  private pause = RETRY_MS;
   private busy = false;
   private readonly listeners = new Set<() => void>();
 
@@ -52,27 +63,40 @@ export class DiarySender {
     this.say();
   }
 
-  tell(line: JobEvent): void {
+  /** @returns When it is kept on this device, or cannot be. */
+  async tell(line: JobEvent): Promise<void> {
     this.pending = [...this.pending, line];
-    this.ports.keep(this.pending);
+    this.unkept.add(line.id);
     this.say();
+    const kept = this.ports.keep(line);
     void this.send();
+    if (await kept) this.unkept.delete(line.id);
+    this.say();
   }
 
   private async send(): Promise<void> {
     if (this.busy || this.pending.length === 0) return;
     this.busy = true;
-    const lines = this.pending;
-    const confirmed = await this.ports.send(lines);
+    const lines = this.pending.slice(0, MOST_LINES);
+    const sent = await this.ports.send(lines);
     this.busy = false;
-    if (confirmed === null) {
-      setTimeout(() => void this.send(), RETRY_MS);
+    if (sent.kind === 'waiting') {
+      setTimeout(() => void this.send(), this.pause);
+      this.pause = Math.min(LONGEST_MS, this.pause * 2);
       return;
     }
-    this.confirmed = confirmed;
-    const had = new Set(confirmed.map((l) => l.id));
-    this.pending = this.pending.filter((l) => !had.has(l.id));
-    this.ports.keep(this.pending);
+    if (sent.kind === 'refused') {
+      // It would be refused again: it stays on the device, and the page says why.
+      this.refused = sent.why;
+      this.say();
+      return;
+    }
+    this.pause = RETRY_MS;
+    // What was answered is had, whether it stood there before, or was told under an id that something else has.
+    const gone = new Set(lines.map((l) => l.id));
+    this.confirmed = sent.lines;
+    this.pending = this.pending.filter((l) => !gone.has(l.id));
+    this.ports.drop([...gone]);
     this.say();
     void this.send();
   }
@@ -80,7 +104,12 @@ export class DiarySender {
   private merged(): DiaryState {
     const had = new Set(this.confirmed.map((l) => l.id));
     const waiting = this.pending.filter((l) => !had.has(l.id));
-    return { lines: [...this.confirmed, ...waiting], waiting: new Set(waiting.map((l) => l.id)) };
+    return {
+      lines: [...this.confirmed, ...waiting],
+      waiting: new Set(waiting.map((l) => l.id)),
+      refused: this.refused,
+      kept: !waiting.some((l) => this.unkept.has(l.id)),
+    };
   }
 
   private say(): void {

@@ -1,9 +1,10 @@
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import type { JobDocument } from '../api/client';
-import type { Draft } from './draft';
+import type { Draft } from './device';
 import { historyReducer, opened } from './history';
 import { cutAt, setAt } from './pointer';
-import { Saver, type Sent } from './saver';
+import { Saver } from './saver';
+import type { JobSent } from './sending';
 
 vi.stubGlobal('window', { location: { origin: 'http://127.0.0.1' } });
 
@@ -95,7 +96,8 @@ describe('saving', () => {
   beforeEach(() => vi.useFakeTimers());
   afterEach(() => vi.useRealTimers());
 
-  function saverWith(...answers: Sent[]) {
+  function saverWith(...answers: JobSent[]) {
+    const device = { keeps: true };
     const sent: [number, string][] = [];
     let kept: Draft | null = null;
     const saver = new Saver(job('start'), 1, {
@@ -103,10 +105,13 @@ describe('saving', () => {
         sent.push([version, document.name]);
         return Promise.resolve(answers.shift() ?? { kind: 'ok', version: version + 1 });
       },
-      keep: (draft) => (kept = draft),
+      keep: (draft) => {
+        if (device.keeps) kept = draft;
+        return Promise.resolve(device.keeps);
+      },
       drop: () => (kept = null),
     });
-    return { saver, sent, draft: () => kept };
+    return { saver, sent, device, draft: () => kept };
   }
 
   test('a change is kept on the device at once and sent after a pause, the last one only', async () => {
@@ -139,10 +144,30 @@ describe('saving', () => {
     await vi.advanceTimersByTimeAsync(400);
     expect(saver.state.kind).toBe('waiting');
     expect(draft()?.document.name).toBe('a');
-    await vi.advanceTimersByTimeAsync(6000);
+    await vi.advanceTimersByTimeAsync(9000);
     expect(sent.length).toBe(3);
     expect(saver.state.kind).toBe('saved');
     expect(draft()).toBeNull();
+  });
+
+  test('it says that it is kept on this device only where it is', async () => {
+    const { saver, device } = saverWith(...Array.from({ length: 3 }, () => ({ kind: 'waiting' as const })));
+    device.keeps = false;
+    saver.change(job('a'));
+    await vi.advanceTimersByTimeAsync(400);
+    expect(saver.state).toEqual({ kind: 'waiting', kept: false });
+    device.keeps = true;
+    saver.change(job('ab'));
+    await vi.advanceTimersByTimeAsync(400);
+    expect(saver.state).toEqual({ kind: 'waiting', kept: true });
+  });
+
+  test('it is tried again less and less often', async () => {
+    const { saver, sent } = saverWith(...Array.from({ length: 99 }, () => ({ kind: 'waiting' as const })));
+    saver.change(job('a'));
+    await vi.advanceTimersByTimeAsync(10 * 60_000);
+    expect(sent.length).toBeGreaterThan(15);
+    expect(sent.length).toBeLessThan(30);
   });
 
   test('after a conflict nothing is sent until the person chooses, and mine goes on top of theirs', async () => {

@@ -1,24 +1,25 @@
 import type { JobDocument } from '../api/client';
-import type { Draft } from './draft';
+import type { Draft } from './device';
+import type { JobSent } from './sending';
 
 export type SaveState =
   | { kind: 'saved' }
   | { kind: 'saving' }
-  | { kind: 'waiting' }
+  /** Kept on this device or, where that cannot be, on this page alone. */
+  | { kind: 'waiting'; kept: boolean }
   | { kind: 'conflict'; theirs: number }
   | { kind: 'refused'; why: string };
 
-/** What came of sending a change. */
-export type Sent = { kind: 'ok'; version: number } | Exclude<SaveState, { kind: 'saved' | 'saving' }>;
-
 export interface SaverPorts {
-  send: (version: number, document: JobDocument) => Promise<Sent>;
-  keep: (draft: Draft) => void;
+  send: (version: number, document: JobDocument) => Promise<JobSent>;
+  /** False where it cannot be kept. */
+  keep: (draft: Draft) => Promise<boolean>;
   drop: () => void;
 }
 
 const PAUSE_MS = 300;
-const RETRY_MS = 2500;
+const RETRY_MS = 2_500;
+const LONGEST_MS = 30_000;
 
 /**
  * Saves one job: each change is kept on the device at once and sent after a pause. One send at a time, each naming the
@@ -31,6 +32,8 @@ export class Saver {
   private version: number;
   private readonly ports: SaverPorts;
   private busy = false;
+  private kept = true;
+  private pause = RETRY_MS;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private readonly listeners = new Set<() => void>();
 
@@ -51,7 +54,7 @@ export class Saver {
   change(document: JobDocument): void {
     if (document === this.latest) return;
     this.latest = document;
-    this.ports.keep({ version: this.version, document });
+    this.keep();
     if (this.state.kind === 'conflict') return;
     this.tell({ kind: 'saving' });
     this.later(PAUSE_MS);
@@ -83,6 +86,13 @@ export class Saver {
     if (this.latest !== this.confirmed && this.state.kind !== 'conflict') void this.sendLatest();
   }
 
+  private keep(): void {
+    void this.ports.keep({ version: this.version, document: this.latest }).then((kept) => {
+      this.kept = kept;
+      if (this.state.kind === 'waiting' && this.state.kept !== kept) this.tell({ kind: 'waiting', kept });
+    });
+  }
+
   private later(ms: number): void {
     clearTimeout(this.timer);
     this.timer = setTimeout(() => void this.sendLatest(), ms);
@@ -95,16 +105,20 @@ export class Saver {
     const sent = await this.ports.send(this.version, document);
     this.busy = false;
     if (sent.kind !== 'ok') {
-      this.tell(sent);
-      if (sent.kind === 'waiting') this.later(RETRY_MS);
+      this.tell(sent.kind === 'waiting' ? { kind: 'waiting', kept: this.kept } : sent);
+      if (sent.kind === 'waiting') {
+        this.later(this.pause);
+        this.pause = Math.min(LONGEST_MS, this.pause * 2);
+      }
       return;
     }
+    this.pause = RETRY_MS;
     [this.version, this.confirmed] = [sent.version, document];
     if (this.latest === document) {
       this.ports.drop();
       this.tell({ kind: 'saved' });
     } else {
-      this.ports.keep({ version: this.version, document: this.latest });
+      this.keep();
       this.later(PAUSE_MS);
     }
   }

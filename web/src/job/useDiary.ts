@@ -1,38 +1,9 @@
 import { v4 as newId } from 'uuid';
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
-import { http, type JobEvent, type LogLine } from '../api/client';
+import { http, type JobEvent } from '../api/client';
+import { dropLines, keepLine } from './device';
 import { DiarySender, type DiaryState } from './diary';
-import { keptEvents } from './keptEvents';
-
-const key = (job: string) => `setfirm-diary-${job}`;
-
-function kept(job: string): JobEvent[] {
-  try {
-    return keptEvents(JSON.parse(localStorage.getItem(key(job)) ?? '[]'));
-  } catch {
-    return [];
-  }
-}
-
-function keep(job: string, lines: JobEvent[]): void {
-  try {
-    if (lines.length === 0) localStorage.removeItem(key(job));
-    else localStorage.setItem(key(job), JSON.stringify(lines));
-  } catch {
-    // Storage may be full or forbidden; the line is then sent as long as this page stands.
-  }
-}
-
-const eventsOf = (lines: LogLine[]): JobEvent[] => lines.map((l) => l.event);
-
-async function send(job: string, lines: JobEvent[]): Promise<JobEvent[] | null> {
-  try {
-    const { data } = await http.POST('/api/jobs/{id}/log', { params: { path: { id: job } }, body: lines });
-    return data ? eventsOf(data) : null;
-  } catch {
-    return null;
-  }
-}
+import { sendLines } from './sending';
 
 type Without<E, K extends PropertyKey> = E extends unknown ? Omit<E, K> : never;
 /** What is told; when, and by which id, is put to it. */
@@ -43,23 +14,25 @@ export interface DiaryHandle extends DiaryState {
   tell: (what: Telling) => void;
 }
 
-const open = (job: string) =>
-  new DiarySender([], kept(job), {
-    send: (waiting) => send(job, waiting),
-    keep: (waiting) => {
-      keep(job, waiting);
-    },
-  });
-
-/** The diary of a job, as the program has it and as it was told on this device. */
-export function useDiary(job: string): DiaryHandle {
-  const [sender] = useState(() => open(job));
+/**
+ * The diary of a job, as the program has it and as it was told on this device.
+ * @param left Lines that wait on this device.
+ */
+export function useDiary(job: string, left: JobEvent[]): DiaryHandle {
+  const [sender] = useState(
+    () =>
+      new DiarySender([], left, {
+        send: (lines) => sendLines(job, lines),
+        keep: (line) => keepLine(job, line),
+        drop: (ids) => void dropLines(ids),
+      }),
+  );
   useEffect(() => {
     let gone = false;
     void http
       .GET('/api/jobs/{id}/log', { params: { path: { id: job } } })
       .then(({ data }) => {
-        if (data && data.length > 0 && !gone) sender.learn(eventsOf(data));
+        if (data && data.length > 0 && !gone) sender.learn(data.map((l) => l.event));
       })
       .catch(() => undefined);
     return () => {
@@ -69,7 +42,7 @@ export function useDiary(job: string): DiaryHandle {
   const state = useSyncExternalStore(sender.subscribe, sender.current);
   const tell = useCallback(
     (what: Telling) => {
-      sender.tell({ ...what, id: newId(), at: new Date().toISOString(), device: '', note: '' });
+      void sender.tell({ ...what, id: newId(), at: new Date().toISOString(), device: '', note: '' });
     },
     [sender],
   );

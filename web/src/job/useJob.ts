@@ -1,54 +1,29 @@
 import { useCallback, useEffect, useLayoutEffect, useReducer, useRef, useState } from 'react';
 import { http, type Job, type JobDocument } from '../api/client';
-import { dropDraft, keepDraft, readDraft } from './draft';
+import { dropDraft, keepDraft, thisTab, type KeptDraft } from './device';
 import { historyReducer, opened } from './history';
 import { setAt, type Pointer } from './pointer';
-import { Saver, type Sent } from './saver';
-
-/** Browsers let a request outlive its page only up to 64 KiB. */
-const KEEPALIVE_BYTES = 60_000;
-
-async function send(id: string, version: number, document: JobDocument): Promise<Sent> {
-  try {
-    const { data, error, response } = await http.PUT('/api/jobs/{id}', {
-      params: { path: { id } },
-      headers: { 'If-Match': `"${String(version)}"` },
-      body: document,
-      keepalive: JSON.stringify(document).length < KEEPALIVE_BYTES, // lets the last save outlive a closing page
-    });
-    if (data) return { kind: 'ok', version: data.version };
-    if (response.status === 412) {
-      return {
-        kind: 'conflict',
-        theirs: (error as { currentVersion?: number } | undefined)?.currentVersion ?? version,
-      };
-    }
-    return response.status >= 500 || response.status === 429
-      ? { kind: 'waiting' }
-      : { kind: 'refused', why: (error as { detail?: string } | undefined)?.detail ?? '' };
-  } catch {
-    return { kind: 'waiting' }; // no answer: the draft stays, and it is tried again
-  }
-}
+import { noteTyped } from './lastTyped';
+import { Saver } from './saver';
+import { sendJob } from './sending';
 
 /** Changes the job. Typing on in one field is one step of undo; a change with no field is a step by itself. */
 export type Edit = (field: Pointer | null, change: JobDocument | ((job: JobDocument) => JobDocument)) => void;
 
 /** A job as it was left: the program's copy, or a draft on this device that the program has not had yet. */
-function resume(job: Job) {
-  const draft = readDraft(job.id, job.document.version);
+function resume(job: Job, draft: KeptDraft | null) {
   const saver = new Saver(job.document, job.version, {
-    send: (version, document) => send(job.id, version, document),
-    keep: (kept) => {
-      keepDraft(job.id, kept);
-    },
-    drop: () => {
-      dropDraft(job.id);
-    },
+    send: (version, document) => sendJob(job.id, version, document),
+    keep: (kept) => keepDraft(job.id, kept),
+    drop: () => void dropDraft(job.id),
   });
+  if (draft === null) return { saver, document: job.document };
+  // What a closed tab left behind is this one's from now on.
+  if (draft.tab !== thisTab)
+    void keepDraft(job.id, draft).then((kept) => kept && dropDraft(job.id, draft.tab));
   // The last save may have arrived and only its answer been lost: then there is nothing to resume.
-  if (draft === null || JSON.stringify(draft.document) === JSON.stringify(job.document)) {
-    dropDraft(job.id);
+  if (JSON.stringify(draft.document) === JSON.stringify(job.document)) {
+    void dropDraft(job.id);
     return { saver, document: job.document };
   }
   if (draft.version !== job.version) saver.collide(job.version);
@@ -57,10 +32,11 @@ function resume(job: Job) {
 
 /**
  * A job being edited: every change is kept on this device at once, and by the program a moment later.
+ * @param draft What was typed before and waits on this device; null where nothing does.
  * @param ahead Told of each change before the page is drawn with it.
  */
-export function useJob(job: Job, ahead: (changed: JobDocument) => void) {
-  const [{ saver, document }] = useState(() => resume(job));
+export function useJob(job: Job, draft: KeptDraft | null, ahead: (changed: JobDocument) => void) {
+  const [{ saver, document }] = useState(() => resume(job, draft));
   const [history, dispatch] = useReducer(historyReducer, document, opened);
   const now = history.now;
 
@@ -83,6 +59,7 @@ export function useJob(job: Job, ahead: (changed: JobDocument) => void) {
   const latest = useRef(now);
   useLayoutEffect(() => {
     latest.current = now;
+    noteTyped(now);
   }, [now]);
   const edit = useCallback<Edit>(
     (field, change) => {

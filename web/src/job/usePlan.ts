@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
 import { http, type JobDocument, type JobEvent, type PlanReport } from '../api/client';
+import { tryAgain } from './sending';
 
 /** Now, no finer than it matters for what was missed. */
 const NOW_MS = 10 * 60_000;
@@ -20,10 +21,14 @@ const asked = (document: JobDocument, log: JobEvent[], pour: string | null): Ask
   pour,
 });
 
+/** The program answered, and will not plan this: asking again changes nothing. */
+class Refusal extends Error {}
+
 async function plan(body: Asked, signal: AbortSignal): Promise<PlanReport> {
-  const { data, error } = await http.POST('/api/plan', { body, signal });
-  if (!data) throw new Error((error as { detail?: string } | undefined)?.detail ?? '');
-  return data;
+  const { data, error, response } = await http.POST('/api/plan', { body, signal });
+  if (data) return data;
+  const why = (error as { detail?: string } | undefined)?.detail ?? '';
+  throw tryAgain(response.status) ? new Error(why) : new Refusal(why);
 }
 
 /** A step's part of the report, and whether it is from before the last edits because those cannot be planned yet. */
@@ -92,13 +97,21 @@ export function usePlan(document: JobDocument, log: JobEvent[], pour: string | n
     select: shared,
     staleTime: STALE_MS,
     gcTime: 10_000,
-    retry: 2,
-    refetchInterval: (q) => (q.state.status === 'error' ? RETRY_MS : false), // until the program answers again
+    retry: (times, e) => !(e instanceof Refusal) && times < 2,
+    // Until the program answers again.
+    refetchInterval: (q) =>
+      q.state.status === 'error' && !(q.state.error instanceof Refusal) ? RETRY_MS : false,
   });
   const [shown, setShown] = useState<{ report: PlanReport; sections: Sections } | null>(null);
   if (query.data && query.data !== shown?.report) {
     const now = sectionsOf(query.data);
     setShown({ report: query.data, sections: shown === null ? now : overlay(shown.sections, now) });
   }
-  return { report: shown?.report, sections: shown?.sections, failed: query.isError };
+  const refused = query.error instanceof Refusal ? query.error.message : null;
+  return {
+    report: shown?.report,
+    sections: shown?.sections,
+    refused,
+    failed: query.isError && refused === null,
+  };
 }

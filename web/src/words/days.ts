@@ -233,6 +233,11 @@ export const site = {
   readFile: 'Read weather from a file',
   fileHint: 'A table of hours (CSV) or a weather year for buildings (EPW).',
   fileTooLarge: 'That file is too large to be hourly weather.',
+  keptFiles: (n: string) => `Files kept (${n})`,
+  keptFile: (name: string, from: string) => `${name}, from ${from}`,
+  takeFile: 'Take it',
+  remove: 'Remove',
+  removeFile: (name: string) => `Remove ${name}`,
   backToForecast: 'Back to the forecast',
   fromFile: (name: string, from: string, until: string, hours: string) =>
     `${name}: ${hours} hours, ${from} to ${until}`,

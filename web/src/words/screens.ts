@@ -19,6 +19,11 @@ export const app = {
   dark: 'Dark',
   scheme: (dark: boolean) => (dark ? 'Switch to light' : 'Switch to dark'),
   close: 'Close',
+  broken: 'This page broke.',
+  brokenLong:
+    'That is our fault, not yours. What you typed is kept on this device; take it away as a file to be sure, and try again.',
+  saveTyped: 'Save what I typed',
+  tryAgain: 'Try again',
   failed: 'That did not work.',
   noServer:
     'The program does not answer. What you typed is kept on this device and will be sent when it is back.',
@@ -60,6 +65,15 @@ export const save = {
   saved: 'Saved',
   saving: 'Saving…',
   waiting: 'Kept on this device; waiting for the program',
+  notKept:
+    'Not kept: this browser’s storage is full or shut. Leave this page open until the program has it, or save a copy.',
+  lineRefused: (why: string) => `A line of the diary was refused, and waits on this device. ${why}`,
+  lineNotKept:
+    'A line of the diary is kept on this page only: this browser’s storage is full or shut. Leave the page open until the program has it.',
+  waits: (what: string) => `Waiting on this device: ${what}.`,
+  aDraft: 'changes to a job',
+  someLines: (n: string) => `${n} lines of a diary`,
+  waitsConflict: 'The job was changed elsewhere: open it and choose.',
   conflict: 'Changed elsewhere',
   conflictLong: 'This job was changed elsewhere while you worked on it here.',
   keepMine: 'Keep mine',
@@ -70,6 +84,12 @@ export const save = {
   units: (us: boolean) => (us ? 'US units' : 'Metric'),
   unitsSwap: (us: boolean) => (us ? 'US units: show in metric' : 'Metric: show in US units'),
   download: 'Save a copy',
+  versions: 'As it was before',
+  versionsHint: 'Take one back: what stands now is kept too, and undo brings it back.',
+  noVersions: 'It was not changed yet.',
+  asItWas: (when: string) => `As it was on ${when}`,
+  takeBack: 'Take it back',
+  versionGone: 'It is not kept any more.',
 };
 
 export const yard = {
@@ -87,6 +107,14 @@ export const yard = {
   week: 'The next fortnight',
   remove: 'Remove',
   removed: (name: string) => `${name} was removed.`,
+  changedMeanwhile: (name: string) =>
+    `${name} was changed elsewhere meanwhile, so it was not removed. Look at it first.`,
+  removedJobs: (n: string) => `Removed jobs (${n})`,
+  removedOn: (date: string) => `removed ${date}`,
+  emptyRemoved: 'Empty: gone for good',
+  emptySure: 'Really? They cannot be brought back.',
+  pending: 'being planned…',
+  unplannable: 'could not be planned: open it to see why',
   bringBack: 'Bring it back',
   bags: (n: string) => `${n} bags`,
   keptWet: (until: string | null, next: string | null, walk: string | null) =>

@@ -14,6 +14,7 @@ import { api, http, type Enum, type JobDocument, type JobLine, type Units } from
 import { AppFrame } from '../app/AppFrame';
 import { calendarDay, formatsFor, number, type Formats } from '../format/format';
 import { KindPicture } from '../drawing/KindPicture';
+import { useOutbox } from '../job/outbox';
 import { app, pours as pourWords, save as saveWords, startKinds, yard as words } from '../words';
 import { SmallPlan } from './SmallPlan';
 import classes from './YardPage.module.css';
@@ -70,11 +71,19 @@ function JobRow({ job, onRemove }: { job: JobLine; onRemove: (job: JobLine) => v
           {job.name}
         </Link>
         <p className={classes.gist}>
-          <b data-phase={job.phase}>{words.phase[job.phase]}</b> {gist(job, format)}
+          {job.state === 'made' ? (
+            <>
+              <b data-phase={job.phase}>{words.phase[job.phase]}</b> {gist(job, format)}
+            </>
+          ) : (
+            <b data-state={job.state}>{words[job.state]}</b>
+          )}
         </p>
-        {job.decisions > 0 && (job.phase === 'planned' || job.phase === 'unfinished') && (
-          <p className={classes.decisions}>{words.decisions(job.decisions)}</p>
-        )}
+        {job.state === 'made' &&
+          job.decisions > 0 &&
+          (job.phase === 'planned' || job.phase === 'unfinished') && (
+            <p className={classes.decisions}>{words.decisions(job.decisions)}</p>
+          )}
       </div>
       <UnstyledButton
         className={classes.remove}
@@ -210,14 +219,120 @@ function Week() {
   );
 }
 
+/** Jobs that were removed: brought back, or let go for good. */
+function RemovedJobs({ onChange }: { onChange: () => Promise<void> }) {
+  const removed = api.useQuery('get', '/api/jobs/removed', {}, { staleTime: 0 });
+  const [sure, setSure] = useState(false);
+  const format = formatsFor('metric', zone);
+  const then = async (done: Promise<unknown>) => {
+    await done.catch(() => undefined);
+    setSure(false);
+    await removed.refetch();
+    await onChange();
+  };
+  if (!removed.data || removed.data.length === 0) return null;
+  return (
+    <details className={classes.gone} data-testid="removed-jobs">
+      <summary>{words.removedJobs(number(removed.data.length))}</summary>
+      <ul>
+        {removed.data.map((j) => (
+          <li key={j.id}>
+            <span>
+              {j.name} <small>{words.removedOn(format.date(j.removedAt))}</small>
+            </span>
+            <Button
+              size="compact-sm"
+              variant="default"
+              onClick={() =>
+                void then(http.POST('/api/jobs/{id}/restore', { params: { path: { id: j.id } } }))
+              }
+            >
+              {words.bringBack}
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <Group gap="xs">
+        {sure && <span role="alert">{words.emptySure}</span>}
+        <Button
+          size="compact-sm"
+          variant="subtle"
+          color="red"
+          onClick={() => {
+            if (sure) void then(http.DELETE('/api/jobs/removed'));
+            else setSure(true);
+          }}
+        >
+          {words.emptyRemoved}
+        </Button>
+      </Group>
+    </details>
+  );
+}
+
+/** What waits on this device, whichever job it is of. */
+function Waits({ jobs }: { jobs: JobLine[] }) {
+  const waiting = useOutbox();
+  if (waiting.length === 0) return null;
+  return (
+    <ul className={classes.waits} role="status" data-testid="waits">
+      {waiting.map((w) => (
+        <li key={w.job}>
+          <Link to={`/jobs/${w.job}/shape`}>{jobs.find((j) => j.id === w.job)?.name ?? w.job}</Link>
+          {': '}
+          {saveWords.waits(
+            [w.draft ? saveWords.aDraft : '', w.lines > 0 ? saveWords.someLines(number(w.lines)) : '']
+              .filter(Boolean)
+              .join(', '),
+          )}{' '}
+          {w.conflict ? saveWords.waitsConflict : w.why}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+const ASK_AGAIN_MS = 700;
+const RETRY_MS = 2_500;
+
 export function YardPage() {
-  const jobs = api.useQuery('get', '/api/jobs', {}, { staleTime: 0 });
+  const jobs = api.useQuery(
+    'get',
+    '/api/jobs',
+    {},
+    {
+      staleTime: 0,
+      // Lines that are being made come in a moment; a program that is away is asked again.
+      refetchInterval: (q) =>
+        q.state.status === 'error'
+          ? RETRY_MS
+          : q.state.data?.some((j) => j.state === 'pending')
+            ? ASK_AGAIN_MS
+            : false,
+    },
+  );
   const client = useQueryClient();
   const [removed, setRemoved] = useState<JobLine | null>(null);
-  const refresh = () => client.invalidateQueries({ queryKey: ['get', '/api/jobs'] });
+  const [wrong, setWrong] = useState<string | null>(null);
+  const refresh = async () => {
+    await client.invalidateQueries({ queryKey: ['get', '/api/jobs'] });
+    await client.invalidateQueries({ queryKey: ['get', '/api/jobs/removed'] });
+  };
   const remove = async (job: JobLine) => {
-    await http.DELETE('/api/jobs/{id}', { params: { path: { id: job.id } } });
-    setRemoved(job);
+    const gone = await http
+      .DELETE('/api/jobs/{id}', {
+        params: { path: { id: job.id } },
+        headers: { 'If-Match': `"${String(job.version)}"` },
+      })
+      .catch(() => null);
+    setWrong(
+      gone?.response.ok
+        ? null
+        : gone?.response.status === 412
+          ? words.changedMeanwhile(job.name)
+          : app.failed,
+    );
+    if (gone?.response.ok) setRemoved(job);
     await refresh();
   };
   const bringBack = async () => {
@@ -238,8 +353,14 @@ export function YardPage() {
               </Button>
             </p>
           )}
+          {wrong !== null && (
+            <p className={classes.removed} role="alert">
+              {wrong}
+            </p>
+          )}
+          <Waits jobs={jobs.data ?? []} />
           {jobs.isPending && <Loader aria-label={app.loading} />}
-          {jobs.isError && <p>{app.noServer}</p>}
+          {jobs.isError && <p role="alert">{app.noServer}</p>}
           {jobs.data?.length === 0 && <p className={classes.gist}>{words.empty}</p>}
           {groups.map(({ title, phases }) => {
             const here = jobs.data?.filter((j) => phases.includes(j.phase)) ?? [];
@@ -254,6 +375,7 @@ export function YardPage() {
               </section>
             );
           })}
+          <RemovedJobs onChange={refresh} />
         </div>
         <aside className={classes.side}>
           <NewJob />

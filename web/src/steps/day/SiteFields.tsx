@@ -12,6 +12,48 @@ import classes from './DayStep.module.css';
 
 const LARGEST_BYTES = 4_000_000;
 
+/** The files that are kept: another is taken, or one that no job needs is let go. */
+function KeptFiles({ taken, onTake }: { taken: string; onTake: (id: string) => void }) {
+  const { format } = useEditing();
+  const kept = api.useQuery('get', '/api/weather-files', {}, { staleTime: 0 });
+  if (!kept.data || kept.data.length === 0) return null;
+  return (
+    <details data-testid="weather-files">
+      <summary>{words.keptFiles(number(kept.data.length))}</summary>
+      <ul className={classes.keptFiles}>
+        {kept.data.map((file) => (
+          <li key={file.id}>
+            <span>{words.keptFile(file.name, format.date(file.from))}</span>
+            <Button
+              size="compact-sm"
+              variant="default"
+              disabled={file.id === taken}
+              onClick={() => {
+                onTake(file.id);
+              }}
+            >
+              {words.takeFile}
+            </Button>
+            <Button
+              size="compact-sm"
+              variant="subtle"
+              aria-label={words.removeFile(file.name)}
+              onClick={() =>
+                void http
+                  .DELETE('/api/weather-files/{id}', { params: { path: { id: file.id } } })
+                  .catch(() => undefined)
+                  .then(() => kept.refetch())
+              }
+            >
+              {words.remove}
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
 /** Weather from a file: what was understood of it, and what is wrong with it, line by line. */
 function WeatherFile() {
   const document = useDocument();
@@ -84,6 +126,13 @@ function WeatherFile() {
           </Button>
         )}
       </Group>
+      <KeptFiles
+        key={id}
+        taken={id}
+        onTake={(file) => {
+          set('/site/weatherFile', file);
+        }}
+      />
       {wrong === null ? (
         <p className={classes.simulated}>{words.fileHint}</p>
       ) : (

@@ -23,12 +23,7 @@ function figuresOf(
     tub: 'hoeMin',
     barrow: 'hoeMin',
   };
-  return [
-    bagged ? 'bagMin' : shovel ? 'shovelMin' : 'bucketMin',
-    by[mixer],
-    'emptyMin',
-    ...placing,
-  ];
+  return [bagged ? 'bagMin' : shovel ? 'shovelMin' : 'bucketMin', by[mixer], 'emptyMin', ...placing];
 }
 
 interface PaceFieldsProps {
@@ -43,11 +38,7 @@ export function PaceFields({ document, load }: PaceFieldsProps) {
   // What a truck brings is mixed: it is only laid here.
   const figures = load.truck
     ? placing
-    : figuresOf(
-        mixing.mixer.kind,
-        mix?.kind === 'bagged',
-        mix?.containers.sand.kind === 'shovel',
-      );
+    : figuresOf(mixing.mixer.kind, mix?.kind === 'bagged', mix?.containers.sand.kind === 'shovel');
   return (
     <details className={classes.out}>
       <summary>{words.summary}</summary>

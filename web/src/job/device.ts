@@ -1,0 +1,175 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { JobDocument, JobEvent } from '../api/client';
+import { keptEvents } from './keptEvents';
+
+/** What was typed and not yet confirmed by the program. */
+export interface Draft {
+  /** Of the job it was made to. */
+  version: number;
+  document: JobDocument;
+}
+
+/** A draft as it is kept on this device, by the tab that it was typed in. */
+export interface KeptDraft extends Draft {
+  key: string;
+  job: string;
+  tab: string;
+  at: number;
+}
+
+/** A line of a diary that the program has not had yet. */
+export interface KeptLine {
+  id: string;
+  job: string;
+  at: number;
+  event: JobEvent;
+}
+
+interface Shape extends DBSchema {
+  drafts: { key: string; value: KeptDraft; indexes: { job: string } };
+  lines: { key: string; value: KeptLine; indexes: { job: string } };
+}
+
+type Store = IDBPDatabase<Shape>;
+
+/** Each tab has a name of its own, that outlives a reload. */
+export const thisTab = (() => {
+  const key = 'setfirm-tab';
+  try {
+    const known = sessionStorage.getItem(key) ?? crypto.randomUUID();
+    sessionStorage.setItem(key, known);
+    return known;
+  } catch {
+    return Math.random().toString(36).slice(2);
+  }
+})();
+
+const lockOf = (tab: string) => `setfirm-tab-${tab}`;
+
+// Held as long as the tab stands: what a closed tab left behind may be taken up by another.
+if ('locks' in navigator) void navigator.locks.request(lockOf(thisTab), () => new Promise(() => undefined));
+
+/** Whether another tab still works on what it keeps. */
+async function othersAlive(): Promise<(tab: string) => boolean> {
+  if (!('locks' in navigator)) return () => false;
+  const { held } = await navigator.locks.query();
+  const names = new Set(held?.map((l) => l.name));
+  return (tab) => tab !== thisTab && names.has(lockOf(tab));
+}
+
+let opened: Promise<Store | null> | null = null;
+
+/** Null where the browser lets nothing be kept. */
+function store(): Promise<Store | null> {
+  opened ??= openDB<Shape>('setfirm', 1, {
+    upgrade(db) {
+      db.createObjectStore('drafts', { keyPath: 'key' }).createIndex('job', 'job');
+      db.createObjectStore('lines', { keyPath: 'id' }).createIndex('job', 'job');
+    },
+    terminated() {
+      opened = null;
+    },
+  })
+    .then(async (db) => {
+      await takeOver(db);
+      return db;
+    })
+    .catch(() => null);
+  return opened;
+}
+
+const oldDraft = 'setfirm-draft-';
+const oldDiary = 'setfirm-diary-';
+
+// What an earlier Set Firm kept as texts.
+async function takeOver(db: Store): Promise<void> {
+  for (const key of Object.keys(localStorage).filter(
+    (k) => k.startsWith(oldDraft) || k.startsWith(oldDiary),
+  )) {
+    try {
+      const kept = JSON.parse(localStorage.getItem(key) ?? 'null') as unknown;
+      if (key.startsWith(oldDraft)) {
+        const job = key.slice(oldDraft.length);
+        await db.put('drafts', { ...(kept as Draft), key: `${job} old`, job, tab: 'old', at: 0 });
+      } else {
+        const job = key.slice(oldDiary.length);
+        for (const event of keptEvents(kept)) await db.put('lines', { id: event.id, job, at: 0, event });
+      }
+    } catch {
+      // It cannot be read, by this Set Firm or any other.
+    }
+    localStorage.removeItem(key);
+  }
+}
+
+/** Does something with what is kept; the second value where nothing can be. */
+async function withStore<T>(work: (db: Store) => Promise<T>, without: T): Promise<T> {
+  try {
+    const db = await store();
+    return db === null ? without : await work(db);
+  } catch {
+    return without;
+  }
+}
+
+/** Jobs that this page has typed in: it sends them itself. */
+const inHand = new Set<string>();
+
+/** @returns Whether it is kept: storage may be full or forbidden. */
+export const keepDraft = (job: string, draft: Draft): Promise<boolean> => {
+  inHand.add(job);
+  return withStore(async (db) => {
+    await db.put('drafts', { ...draft, key: `${job} ${thisTab}`, job, tab: thisTab, at: Date.now() });
+    return true;
+  }, false);
+};
+
+export const dropDraft = (job: string, tab = thisTab): Promise<boolean> =>
+  withStore(async (db) => {
+    await db.delete('drafts', `${job} ${tab}`);
+    return true;
+  }, false);
+
+/**
+ * The draft to go on with: this tab's own, or the newest that a closed tab left behind.
+ * @param form The version of documents that the program has now; a draft of an older form stays where it is.
+ */
+export const draftLeft = (job: string, form: number): Promise<KeptDraft | null> =>
+  withStore(async (db) => {
+    const alive = await othersAlive();
+    const free = (await db.getAllFromIndex('drafts', 'job', job)).filter(
+      (d) => !alive(d.tab) && d.document.version === form,
+    );
+    return free.find((d) => d.tab === thisTab) ?? free.sort((a, b) => b.at - a.at)[0] ?? null;
+  }, null);
+
+/** Drafts of all jobs but those that another tab works on, and whether this page sends them anyhow. */
+export const draftsLeft = (): Promise<{ draft: KeptDraft; inHand: boolean }[]> =>
+  withStore(async (db) => {
+    const alive = await othersAlive();
+    return (await db.getAll('drafts'))
+      .filter((d) => !alive(d.tab))
+      .map((draft) => ({ draft, inHand: draft.tab === thisTab && inHand.has(draft.job) }));
+  }, []);
+
+/** @returns Whether it is kept. */
+export const keepLine = (job: string, event: JobEvent): Promise<boolean> =>
+  withStore(async (db) => {
+    await db.put('lines', { id: event.id, job, at: Date.now(), event });
+    return true;
+  }, false);
+
+export const dropLines = (ids: string[]): Promise<boolean> =>
+  withStore(async (db) => {
+    const all = db.transaction('lines', 'readwrite');
+    await Promise.all([...ids.map((id) => all.store.delete(id)), all.done]);
+    return true;
+  }, false);
+
+/** Lines that wait, in the order in which they were told; of all jobs where none is named. */
+export const linesLeft = (job?: string): Promise<KeptLine[]> =>
+  withStore(async (db) => {
+    const found =
+      job === undefined ? await db.getAll('lines') : await db.getAllFromIndex('lines', 'job', job);
+    return found.sort((a, b) => a.at - b.at);
+  }, []);

@@ -7,17 +7,27 @@ namespace SetFirm.Browser.Tests;
 /// <summary>A headless Chromium with a fresh profile, and what a person does with it: look for a field by its label, type, press keys.</summary>
 public sealed class Browser : IDisposable
 {
-    private readonly string profile = Directory.CreateTempSubdirectory("setfirm-chromium-").FullName;
+    private readonly string profile;
+    private readonly bool keepsProfile;
+    private readonly ChromeDriverService service;
 
     public Browser()
+        : this(null)
     {
+    }
+
+    /// <param name="profile">A profile to go on with, which then outlives the browser; null makes one that does not.</param>
+    internal Browser(string? profile)
+    {
+        keepsProfile = profile is not null;
+        this.profile = profile ?? Directory.CreateTempSubdirectory("setfirm-chromium-").FullName;
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
         options.AddArguments(
             "--headless", "--no-sandbox", "--disable-gpu", "--disable-dev-shm-usage", "--disable-quic", "--no-first-run", "--disable-background-networking",
             "--disable-component-update", "--disable-sync", "--disable-default-apps", "--window-size=1280,800", "--force-device-scale-factor=1",
-            "--hide-scrollbars", "--lang=en-GB", $"--user-data-dir={profile}");
+            "--hide-scrollbars", "--lang=en-GB", $"--user-data-dir={this.profile}");
         options.SetLoggingPreference(LogType.Browser, LogLevel.All);
-        var service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
+        service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
         service.SuppressInitialDiagnosticInformation = true;
         Driver = new ChromeDriver(service, options, TimeSpan.FromSeconds(60));
         Driver.ExecuteCdpCommand("Emulation.setTimezoneOverride", new Dictionary<string, object?> { ["timezoneId"] = "Europe/Berlin" });
@@ -51,6 +61,12 @@ public sealed class Browser : IDisposable
     {
         Driver.Quit();
         Driver.Dispose();
+        service.Dispose();
+        if (keepsProfile)
+        {
+            return;
+        }
+
         try
         {
             Directory.Delete(profile, recursive: true);
@@ -60,6 +76,48 @@ public sealed class Browser : IDisposable
             // Chromium may still be letting go of its profile; the system clears it.
         }
     }
+
+    /// <summary>Ends the browser without a word, as a phone does that runs out of memory.</summary>
+    public void Kill()
+    {
+        // By the ids of the driver's own children: no other browser is meant.
+        foreach (var child in Directory.GetDirectories("/proc").Select(Path.GetFileName).Where(n => int.TryParse(n, out _)).Select(n => int.Parse(n!, System.Globalization.CultureInfo.InvariantCulture)).Where(IsOurs).ToArray())
+        {
+            try
+            {
+                using var process = System.Diagnostics.Process.GetProcessById(child);
+                process.Kill();
+            }
+            catch (Exception e) when (e is ArgumentException or InvalidOperationException)
+            {
+                // It went with its parent.
+            }
+        }
+    }
+
+    // Its command line names our profile.
+    private bool IsOurs(int process)
+    {
+        try
+        {
+            var words = File.ReadAllText($"/proc/{process}/cmdline");
+            return words.Contains("chromium", StringComparison.Ordinal) && words.Contains(profile, StringComparison.Ordinal);
+        }
+        catch (IOException)
+        {
+            return false;
+        }
+    }
+
+    /// <summary>Nothing goes out or comes in.</summary>
+    public void Offline(bool offline)
+    {
+        Driver.ExecuteCdpCommand("Network.enable", []);
+        Driver.ExecuteCdpCommand("Network.emulateNetworkConditions", new Dictionary<string, object?> { ["offline"] = offline, ["latency"] = 0, ["downloadThroughput"] = -1, ["uploadThroughput"] = -1 });
+    }
+
+    /// <summary>Runs before the scripts of every page that is opened from now on.</summary>
+    public void BeforeAnyPage(string script) => Driver.ExecuteCdpCommand("Page.addScriptToEvaluateOnNewDocument", new Dictionary<string, object?> { ["source"] = script });
 
     public void Laptop() => Size(1280, 800, mobile: false);
 

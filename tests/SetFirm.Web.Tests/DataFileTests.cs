@@ -252,10 +252,9 @@ public sealed class DataFileTests : IDisposable
     // The state before the last migration, as near as it takes to have it run anew.
     private void Rewind(string migration)
     {
-        Run("DROP TABLE Log");
+        Run("DROP TABLE JobLines");
+        Run("DROP TABLE JobVersions");
         Run($"DELETE FROM __EFMigrationsHistory WHERE MigrationId = '{migration}'");
-        Run("CREATE TABLE Log (Id TEXT NOT NULL PRIMARY KEY, JobId TEXT NOT NULL, At INTEGER NOT NULL, ReceivedAt INTEGER NOT NULL, Entry TEXT NOT NULL)");
-        Run("CREATE INDEX IX_Log_JobId_At ON Log (JobId, At)");
     }
 
     private void Run(string sql) => Scalar(sql);

@@ -2,7 +2,10 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
+using NodaTime;
 using SetFirm.Tests.Sites;
+using SetFirm.Web.Jobs;
+using SetFirm.Web.Storage;
 
 namespace SetFirm.Web.Tests;
 
@@ -28,9 +31,11 @@ public sealed class JobTests(Site site) : IClassFixture<Site>
         changed.Headers.ETag!.Tag.ShouldBe("\"2\"");
         (await Json(await site.Get(place)))["document"]!["name"]!.GetValue<string>().ShouldBe("Path to the greenhouse");
 
-        (await site.Send(HttpMethod.Delete, place, "")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+        await (await site.Send(HttpMethod.Delete, place, "")).ShouldBeRefusedAsync(HttpStatusCode.PreconditionRequired, "version-wanted");
+        (await (await site.Send(HttpMethod.Delete, place, "", "\"1\"")).ShouldBeRefusedAsync(HttpStatusCode.PreconditionFailed, "stale-version"))["currentVersion"]!.GetValue<int>().ShouldBe(2);
+        (await site.Send(HttpMethod.Delete, place, "", "\"2\"")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
         await (await site.Get(place)).ShouldBeRefusedAsync(HttpStatusCode.NotFound, "no-such-job");
-        await (await site.Send(HttpMethod.Delete, place, "")).ShouldBeRefusedAsync(HttpStatusCode.NotFound, "no-such-job");
+        await (await site.Send(HttpMethod.Delete, place, "", "\"2\"")).ShouldBeRefusedAsync(HttpStatusCode.NotFound, "no-such-job");
         (await Names()).ShouldNotContain("Path to the greenhouse");
         (await site.Send(HttpMethod.Post, $"{place}/restore", "")).StatusCode.ShouldBe(HttpStatusCode.OK);
         (await Names()).ShouldContain("Path to the greenhouse");
@@ -103,7 +108,7 @@ public sealed class JobTests(Site site) : IClassFixture<Site>
         document["day"]!["date"] = "2027-05-03";
         document["day"]!["start"] = "08:00";
         var (id, _) = await site.AddedAsync(document);
-        var line = (await Json(await site.Get("/api/jobs"))).AsArray().Single(j => j!["id"]!.GetValue<string>() == id)!;
+        var line = (await site.LinesAsync()).Single(j => j!["id"]!.GetValue<string>() == id)!;
         line["pours"]!.GetValue<int>().ShouldBe(3);
         line["nextPour"]!.GetValue<int>().ShouldBe(2);
         line["phase"]!.GetValue<string>().ShouldBe("keepWet");
@@ -120,9 +125,142 @@ public sealed class JobTests(Site site) : IClassFixture<Site>
         document["elements"]![0]!["thickness"] = "-4";
         document["mixes"]![0]!["bag"] = "a bag of wonders";
         (await site.Send(HttpMethod.Put, $"/api/jobs/{id}", document.ToJsonString(), "\"1\"")).StatusCode.ShouldBe(HttpStatusCode.OK);
-        var line = (await Json(await site.Get("/api/jobs"))).AsArray().Single(j => j!["id"]!.GetValue<string>() == id)!;
+        var line = (await site.LinesAsync()).Single(j => j!["id"]!.GetValue<string>() == id)!;
         line["phase"]!.GetValue<string>().ShouldBe("unfinished");
         line["decisions"]!.GetValue<int>().ShouldBeGreaterThanOrEqualTo(2);
+    }
+
+    [Fact]
+    public async Task A_job_keeps_how_it_stood_and_is_taken_back_by_an_ordinary_change()
+    {
+        var (id, document) = await site.AddedAsync("First");
+        foreach (var (name, version) in new[] { ("Second", 1), ("Third", 2) })
+        {
+            document["name"] = name;
+            (await site.Send(HttpMethod.Put, $"/api/jobs/{id}", document.ToJsonString(), $"\"{version}\"")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        }
+
+        var versions = (await Json(await site.Get($"/api/jobs/{id}/versions"))).AsArray();
+        versions.Select(v => v!["version"]!.GetValue<int>()).ShouldBe([2, 1]);
+        var first = await Json(await site.Get($"/api/jobs/{id}/versions/1"));
+        first["name"]!.GetValue<string>().ShouldBe("First");
+        (await site.Send(HttpMethod.Put, $"/api/jobs/{id}", first.ToJsonString(), "\"3\"")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        (await Json(await site.Get($"/api/jobs/{id}")))["document"]!["name"]!.GetValue<string>().ShouldBe("First");
+        (await Json(await site.Get($"/api/jobs/{id}/versions"))).AsArray().Count.ShouldBe(3);
+        await (await site.Get($"/api/jobs/{id}/versions/9")).ShouldBeRefusedAsync(HttpStatusCode.NotFound, "no-such-version");
+        await (await site.Get($"/api/jobs/{Guid.NewGuid()}/versions")).ShouldBeRefusedAsync(HttpStatusCode.NotFound, "no-such-job");
+    }
+
+    /// <summary>All of the last hour, one an hour of the last day, one a day before that.</summary>
+    [Fact]
+    public void Past_versions_are_thinned_as_they_grow_old()
+    {
+        var now = Site.Now;
+        // One every ten minutes for ten days, thinned each time as it is when a job is saved.
+        var kept = new List<VersionRow>();
+        for (var minutes = 10 * 24 * 60; minutes >= 0; minutes -= 10)
+        {
+            var at = now - Duration.FromMinutes(minutes);
+            kept.Add(new VersionRow { JobId = default, Version = kept.Count == 0 ? 1 : kept[^1].Version + 1, SavedAt = at, Document = "" });
+            var spent = PastVersions.Spent(kept, at).ToHashSet();
+            kept.RemoveAll(spent.Contains);
+        }
+
+        int Between(double fromH, double toH) => kept.Count(v => (now - v.SavedAt).TotalHours is var age && age >= fromH && age < toH);
+        Between(0, 1.01).ShouldBe(7);
+        Between(1.01, 24).ShouldBeInRange(22, 24);
+        Between(24.01, 10 * 24).ShouldBeInRange(8, 11);
+        kept.ShouldContain(v => v.SavedAt == now);
+    }
+
+    [Fact]
+    public async Task Removed_jobs_have_a_place_until_it_is_emptied_with_all_that_was_theirs()
+    {
+        using var own = new Site();
+        var (gone, document) = await own.AddedAsync("Gone");
+        var (stays, _) = await own.AddedAsync("Stays");
+        (await own.Send(HttpMethod.Put, $"/api/jobs/{gone}", document.ToJsonString(), "\"1\"")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        var line = $$"""[{"kind":"noted","id":"{{Guid.NewGuid()}}","at":"2027-05-04T06:00:00Z","pour":"","device":"","note":"x"}]""";
+        foreach (var id in new[] { gone, stays })
+        {
+            (await own.Send(HttpMethod.Post, $"/api/jobs/{id}/log", line)).StatusCode.ShouldBe(HttpStatusCode.OK);
+        }
+
+        (await own.Send(HttpMethod.Delete, $"/api/jobs/{gone}", "", "\"2\"")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+        (await Json(await own.Get("/api/jobs/removed"))).AsArray().Single()!["name"]!.GetValue<string>().ShouldBe("Gone");
+        (await own.Send(HttpMethod.Delete, "/api/jobs/removed", "")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+        (await Json(await own.Get("/api/jobs/removed"))).AsArray().ShouldBeEmpty();
+        await (await own.Send(HttpMethod.Post, $"/api/jobs/{gone}/restore", "")).ShouldBeRefusedAsync(HttpStatusCode.NotFound, "no-such-job");
+        (await Json(await own.Get($"/api/jobs/{stays}/log"))).AsArray().Count.ShouldBe(1);
+        await using var db = new SqliteConnection($"Data Source={own.File};Mode=ReadOnly");
+        await db.OpenAsync(token);
+        await using var command = db.CreateCommand();
+        command.CommandText = "SELECT (SELECT COUNT(*) FROM Log) * 100 + (SELECT COUNT(*) FROM JobVersions) * 10 + (SELECT COUNT(*) FROM Jobs)";
+        (await command.ExecuteScalarAsync(token)).ShouldBe(101L);
+    }
+
+    [Fact]
+    public async Task Three_hundred_jobs_are_listed_from_lines_that_are_kept_and_made_anew_when_they_change()
+    {
+        using var own = new Site();
+        var document = await own.StartingJobAsync("Many");
+        for (var i = 0; i < 300; i++)
+        {
+            document["name"] = $"Job {i}";
+            await own.AddedAsync(document);
+        }
+
+        var all = await own.LinesAsync();
+        all.Length.ShouldBe(300);
+        all.ShouldAllBe(l => l!["bags"]!.GetValue<int>() == 21);
+        await using (var db = new SqliteConnection($"Data Source={own.File}"))
+        {
+            // What is shown is what is kept: with it spoilt the list shows that, so nothing was planned for it.
+            await db.OpenAsync(token);
+            await using var command = db.CreateCommand();
+            command.CommandText = """UPDATE JobLines SET Line = REPLACE(Line, '"bags":21', '"bags":22')""";
+            (await command.ExecuteNonQueryAsync(token)).ShouldBe(300);
+        }
+
+        (await own.LinesAsync()).ShouldAllBe(l => l!["bags"]!.GetValue<int>() == 22);
+        var first = all[0]!["id"]!.GetValue<string>();
+        document["elements"]![0]!["outline"]!["along"] = "3.6 m";
+        (await own.Send(HttpMethod.Put, $"/api/jobs/{first}", document.ToJsonString(), "\"1\"")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        var now = await own.LinesAsync();
+        now.Single(l => l!["id"]!.GetValue<string>() == first)!["bags"]!.GetValue<int>().ShouldBeGreaterThan(35);
+        now.Count(l => l!["bags"]!.GetValue<int>() == 22).ShouldBe(299);
+    }
+
+    [Fact]
+    public async Task A_page_of_the_file_that_is_damaged_takes_one_line_of_the_yard_and_not_the_yard()
+    {
+        var file = Site.NewFile();
+        try
+        {
+            using (var first = new Site(file))
+            {
+                for (var i = 0; i < 60; i++)
+                {
+                    await first.AddedAsync($"Job number {i:00}");
+                }
+            }
+
+            SqliteConnection.ClearAllPools();
+            var bytes = await File.ReadAllBytesAsync(file, token);
+            // The page that a row of the table begins in: its name stands before its document.
+            var at = bytes.AsSpan().IndexOf("Job number 37"u8) / 4096;
+            at.ShouldBeGreaterThan(0);
+            bytes.AsSpan(at * 4096, 4096).Fill(0x5A);
+            await File.WriteAllBytesAsync(file, bytes, token);
+            using var after = new Site(file);
+            var lines = (await Json(await after.Get("/api/jobs"))).AsArray();
+            lines.Count(l => l!["state"]!.GetValue<string>() == "unplannable").ShouldBeGreaterThan(0);
+            lines.Count(l => l!["name"]!.GetValue<string>().StartsWith("Job number", StringComparison.Ordinal)).ShouldBeGreaterThan(40);
+        }
+        finally
+        {
+            Site.Remove(file);
+        }
     }
 
     [Theory]
@@ -160,7 +298,9 @@ public sealed class JobTests(Site site) : IClassFixture<Site>
             (await command.ExecuteNonQueryAsync(token)).ShouldBe(1);
         }
 
-        (await Json(await own.Get("/api/jobs"))).AsArray().Count.ShouldBe(2);
+        var lines = await own.LinesAsync();
+        lines.Single(l => l!["name"]!.GetValue<string>() == "Damaged")!["state"]!.GetValue<string>().ShouldBe("unplannable");
+        lines.Single(l => l!["name"]!.GetValue<string>() == "Sound")!["state"]!.GetValue<string>().ShouldBe("made");
         await (await own.Get($"/api/jobs/{id}")).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "not-a-job");
     }
 

@@ -2,7 +2,9 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
+using Microsoft.Extensions.Configuration;
 using SetFirm.Tests.Sites;
+using SetFirm.Web.Plans;
 
 namespace SetFirm.Web.Tests;
 
@@ -32,6 +34,65 @@ public sealed class PlanTests(Site site) : IClassFixture<Site>
         report["day"]!["passes"]!.AsArray().Count.ShouldBe(5);
         report["cure"]!["milestones"]!.AsArray().Count.ShouldBe(6);
         report["steps"]!.AsArray().Select(s => s!["step"]!.GetValue<string>()).ShouldBe(["shape", "build", "mix", "load", "buy", "day", "cure"]);
+    }
+
+    [Fact]
+    public async Task What_cannot_be_planned_in_time_is_a_plain_answer_and_keeping_it_goes_past()
+    {
+        using var hurried = new Site(null, ("SetFirm:PlanSeconds", "-1"));
+        var job = await site.StartingJobAsync();
+        foreach (var path in new[] { "/api/plan", "/api/calendar", "/api/starts" })
+        {
+            var problem = await (await hurried.Send(HttpMethod.Post, path, new JsonObject { ["document"] = job.DeepClone() }.ToJsonString())).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "too-much-to-plan");
+            problem["detail"]!.GetValue<string>().ShouldContain("kept");
+        }
+
+        await hurried.AddedAsync(job.DeepClone());
+    }
+
+    [Fact]
+    public async Task At_most_two_plans_are_made_at_once_and_a_short_queue_waits()
+    {
+        using var desk = new PlanDesk(new ConfigurationBuilder().Build());
+        using var open = new SemaphoreSlim(0);
+        var (atOnce, most) = (0, 0);
+        var asked = Enumerable.Range(0, 40).Select(_ => Task.Run(
+            () => desk.PlanAsync(
+                _ =>
+                {
+                    most = Math.Max(most, Interlocked.Increment(ref atOnce));
+                    open.Wait(token);
+                    Interlocked.Decrement(ref atOnce);
+                    return 1;
+                },
+                1, token),
+            token)).ToArray();
+        while (asked.Count(t => t.IsCompleted) < 40 - 18)
+        {
+            await Task.Delay(5, token);
+        }
+
+        (await Task.WhenAll(asked.Where(t => t.IsCompleted))).ShouldAllBe(p => p is Planned<int>.TooBusy);
+        open.Release(40);
+        (await Task.WhenAll(asked)).Count(p => p is Planned<int>.Made).ShouldBe(18); // two at work, sixteen waiting
+        most.ShouldBe(2);
+    }
+
+    [Fact]
+    public async Task Who_has_left_is_not_planned_for()
+    {
+        using var desk = new PlanDesk(new ConfigurationBuilder().Build());
+        using var left = new CancellationTokenSource();
+        var planning = desk.PlanAsync(
+            budget =>
+            {
+                left.Cancel();
+                budget.GoOn();
+                return 1;
+            },
+            1, left.Token);
+        await Should.ThrowAsync<OperationCanceledException>(() => planning);
+        (await desk.PlanAsync(_ => 2, 1, token)).ShouldBeOfType<Planned<int>.Made>().Plan.ShouldBe(2); // and its place is free
     }
 
     [Fact]
@@ -67,6 +128,8 @@ public sealed class PlanTests(Site site) : IClassFixture<Site>
     [Theory]
     [InlineData("hours", "[]", "$.weather.hours[0].hours")]
     [InlineData("start", "\"yesterday\"", "$.weather.start")]
+    [InlineData("start", "\"1988-06-30T00:00:00Z\"", "$.weather.start")]
+    [InlineData("start", "\"9998-01-01T00:00:00Z\"", "$.weather.start")]
     [InlineData("hours", "[{\"airC\":1e9,\"humidity\":0.5,\"windKmh\":1,\"sunWm2\":0,\"rainChance\":0,\"rainMm\":0}]", "$.weather.hours[0].airC")]
     [InlineData("hours", "[{\"airC\":20}]", "$.weather.hours[0]")]
     [InlineData("hours", "[null]", "$.weather.hours[0]")]

@@ -87,6 +87,21 @@ public sealed class Site : WebApplicationFactory<Program>
         return (job["id"]!.GetValue<string>(), job["document"]!);
     }
 
+    /// <summary>The lines of the yard, when none is being made any more.</summary>
+    internal async Task<JsonNode[]> LinesAsync()
+    {
+        while (true)
+        {
+            var answer = await Get("/api/jobs");
+            answer.StatusCode.ShouldBe(HttpStatusCode.OK);
+            JsonNode[] lines = [.. (await answer.Content.ReadFromJsonAsync<JsonNode>(TestContext.Current.CancellationToken))!.AsArray().Select(l => l!)];
+            if (lines.All(l => l["state"]!.GetValue<string>() != "pending"))
+            {
+                return lines;
+            }
+        }
+    }
+
     internal Task<HttpResponseMessage> Get(string path) => CreateClient().GetAsync(new Uri(path, UriKind.Relative), TestContext.Current.CancellationToken);
 
     internal Task<HttpResponseMessage> Send(HttpMethod method, string path, string body, string? ifMatch = null, string type = "application/json")

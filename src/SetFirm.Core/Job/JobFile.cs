@@ -4,6 +4,7 @@ using System.Text.Json.Nodes;
 using System.Text.Json.Schema;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
+using SetFirm.Core.Quantities;
 
 namespace SetFirm.Core.Job;
 
@@ -85,7 +86,9 @@ public static class JobFile
             return new JobRead.Unreadable("$.version", "a whole number from 1 is wanted");
         }
 
-        return number > JobDocument.CurrentVersion ? new JobRead.Newer(number, JobDocument.CurrentVersion) : null;
+        return number > JobDocument.CurrentVersion ? new JobRead.Newer(number, JobDocument.CurrentVersion)
+            : FiniteNumbers.Beyond(json) is { } path ? new JobRead.Unreadable(path, FiniteNumbers.Reason)
+            : null;
     }
 
     // From the bytes behind the element: reading the element itself takes more than twice as long.

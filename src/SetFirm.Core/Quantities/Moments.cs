@@ -16,5 +16,10 @@ public static class Moments
 
     public static bool Has(Instant moment) => moment >= First && moment < End;
 
+    /// <summary>Weather may run over the edges: a day is planned with what comes before and after it.</summary>
+    public static bool NearlyHas(Instant moment) => moment >= First - Over && moment < End + Over;
+
+    private static readonly Duration Over = Duration.FromDays(400);
+
     public static bool Has(LocalDate date) => date.Year is >= FirstYear and <= LastYear;
 }

@@ -79,7 +79,7 @@ public sealed class HourlyWeather
             return new WeatherCheck.Unusable(0, "hours");
         }
 
-        if (!Moments.Has(start) || !Moments.Has(start + Duration.FromHours(hours.Length)))
+        if (!Moments.NearlyHas(start) || !Moments.NearlyHas(start + Duration.FromHours(hours.Length)))
         {
             return new WeatherCheck.Unusable(0, "start");
         }

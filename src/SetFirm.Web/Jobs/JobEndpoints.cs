@@ -122,6 +122,8 @@ internal static class JobEndpoints
             return Problems.VersionWanted();
         }
 
+        // It begins by writing, so that of two changes to one version the second waits, and then sees the first.
+        await using var transaction = await db.Database.BeginTransactionAsync(cancellation);
         var row = await db.Jobs.SingleOrDefaultAsync(j => j.Id == id && j.RemovedAt == null, cancellation);
         if (row is null)
         {
@@ -138,19 +140,11 @@ internal static class JobEndpoints
         (row.Name, row.Document, row.UpdatedAt) = (document.Name, JobFile.Write(document), now);
         row.Version++;
         await ThinAsync(db, id, now, cancellation);
-        try
-        {
-            await db.SaveChangesAsync(cancellation);
-        }
-        catch (DbUpdateConcurrencyException)
-        {
-            return Problems.StaleVersion(version + 1); // someone was quicker between our read and our write
-        }
-
+        await db.SaveChangesAsync(cancellation);
+        await transaction.CommitAsync(cancellation);
         return TypedResults.Ok(Tagged(request.HttpContext, row, document));
     }
 
-    // Once an hour is enough: what is kept of the last hour is kept whole.
     private static async Task ThinAsync(SetFirmDb db, Guid id, Instant now, CancellationToken cancellation)
     {
         var kept = await db.Versions.AsNoTracking().Where(v => v.JobId == id).Select(v => new VersionRow { JobId = id, Version = v.Version, SavedAt = v.SavedAt, Document = "" }).ToListAsync(cancellation);

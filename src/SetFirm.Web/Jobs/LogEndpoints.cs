@@ -21,6 +21,9 @@ internal static class LogEndpoints
 {
     public const int MostAtOnce = 200;
 
+    /// <summary>Lines of one job, kept or planned with.</summary>
+    public const int MostOfAJob = 5_000;
+
     public static void MapLog(this IEndpointRouteBuilder api)
     {
         var log = api.MapGroup("/jobs/{id:guid}/log");
@@ -51,22 +54,11 @@ internal static class LogEndpoints
             return unreadable;
         }
 
-        if (body.Json.ValueKind != JsonValueKind.Array || body.Json.GetArrayLength() > MostAtOnce)
-        {
-            return Problems.Of(new JobRead.Unreadable("$", $"a list of at most {MostAtOnce} events is wanted"));
-        }
-
         var options = json.Value.SerializerOptions;
-        var told = new List<JobEvent>();
-        foreach (var (line, index) in body.Json.EnumerateArray().Select((l, i) => (l, i)))
+        var (told, wrong) = Read(body.Json, MostAtOnce, "$", options);
+        if (told is null)
         {
-            var (said, wrong) = Read(line, $"$[{index}]", options);
-            if (said is null)
-            {
-                return Problems.Of(wrong!);
-            }
-
-            told.Add(said);
+            return Problems.Of(wrong!);
         }
 
         if (await db.Jobs.AsNoTracking().Where(j => j.Id == id && j.RemovedAt == null).Select(j => j.Document).SingleOrDefaultAsync(cancellation) is not { } document)
@@ -78,6 +70,11 @@ internal static class LogEndpoints
             && told.FindIndex(e => e is JobEvent.Coated coat && coat.Product >= coats.Count) is >= 0 and var at)
         {
             return Problems.Of(new JobRead.Unreadable($"$[{at}].product", $"the job has {coats.Count} coats"));
+        }
+
+        if (await db.Log.CountAsync(l => l.JobId == id, cancellation) + told.Count > MostOfAJob)
+        {
+            return Problems.DiaryFull(MostOfAJob);
         }
 
         // It begins by writing, so that of two who tell at once one waits for the other: their numbers never meet.
@@ -101,6 +98,33 @@ internal static class LogEndpoints
     }
 
     private static JobEvent EventOf(LogRow row, JsonSerializerOptions options) => JsonSerializer.Deserialize<JobEvent>(row.Entry, options)!;
+
+    /// <summary>Lines in a body, or the first that cannot be.</summary>
+    /// <param name="json">A list.</param>
+    /// <param name="most">Of so many.</param>
+    /// <param name="path">Where it stands.</param>
+    /// <param name="options">How events are read.</param>
+    public static (List<JobEvent>? Events, JobRead.Unreadable? Wrong) Read(JsonElement json, int most, string path, JsonSerializerOptions options)
+    {
+        if (json.ValueKind != JsonValueKind.Array || json.GetArrayLength() > most)
+        {
+            return (null, new JobRead.Unreadable(path, $"a list of at most {most} events is wanted"));
+        }
+
+        var told = new List<JobEvent>();
+        foreach (var line in json.EnumerateArray())
+        {
+            var (said, wrong) = Read(line, $"{path}[{told.Count}]", options);
+            if (said is null)
+            {
+                return (null, wrong);
+            }
+
+            told.Add(said);
+        }
+
+        return (told, null);
+    }
 
     private static (JobEvent? Event, JobRead.Unreadable? Wrong) Read(JsonElement line, string path, JsonSerializerOptions options)
     {

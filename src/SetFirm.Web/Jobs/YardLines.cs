@@ -66,7 +66,6 @@ internal sealed partial class YardLines(IServiceScopeFactory scopes, JobWeather 
     {
         await foreach (var id in wanted.Reader.ReadAllAsync(stoppingToken))
         {
-            waiting.TryRemove(id, out _);
             try
             {
                 await MakeAsync(id, stoppingToken);
@@ -76,6 +75,7 @@ internal sealed partial class YardLines(IServiceScopeFactory scopes, JobWeather 
                 LogNotMade(logger, e, id);
             }
 
+            waiting.TryRemove(id, out _);
             Interlocked.Exchange(ref made, new(TaskCreationOptions.RunContinuationsAsynchronously)).SetResult();
         }
     }
@@ -109,6 +109,13 @@ internal sealed partial class YardLines(IServiceScopeFactory scopes, JobWeather 
         }
 
         var now = clock.GetCurrentInstant();
+        var seq = await db.Log.Where(l => l.JobId == id).MaxAsync(l => (long?)l.Seq, stop) ?? 0;
+        var key = KeyOf(row.Version, seq, now);
+        if (await db.Lines.AnyAsync(l => l.JobId == id && l.Key == key, stop))
+        {
+            return; // it was asked for twice
+        }
+
         var log = (await LogEndpoints.ReadAsync(db, [id], json.Value.SerializerOptions, stop))[id].ToArray();
         var line = Made(row, log, now, stop);
         await db.KeepLineAsync(id, KeyOf(row.Version, log.Length, now), JsonSerializer.Serialize(line, json.Value.SerializerOptions), stop);

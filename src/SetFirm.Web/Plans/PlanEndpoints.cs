@@ -10,6 +10,7 @@ using SetFirm.Core.Planning;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Telling;
 using SetFirm.Core.Weather;
+using SetFirm.Web.Jobs;
 using SetFirm.Web.Weather;
 using SetFirm.Web.Wire;
 
@@ -45,9 +46,6 @@ public sealed record WeatherDto
 internal static class PlanEndpoints
 {
     private static readonly JsonSerializerOptions Reports = WireJson.ForReports();
-
-    /// <summary>A diary of more lines is refused.</summary>
-    private const int MostLog = 5_000;
 
     public static void MapPlans(this IEndpointRouteBuilder api)
     {
@@ -128,16 +126,16 @@ internal static class PlanEndpoints
             }
         }
 
-        var (log, asOf) = (Part<JobEvent[]>("log"), Part<Instant?>("asOf"));
-        var pour = Part<string>("pour");
+        var (asOf, pour) = (Part<Instant?>("asOf"), Part<string>("pour"));
         if (asOf.Value is { } now && !Moments.Has(now))
         {
             return (default, Problems.Of(new JobRead.Unreadable("$.asOf", "it is not between 1990 and 2200")));
         }
 
-        return log.Value is { } entries && (entries.Length > MostLog || entries.Contains(null))
-            ? (default, Problems.Of(new JobRead.Unreadable("$.log", $"at most {MostLog} entries are wanted, none of them null")))
-            : (new Besides(log.Value ?? [], asOf.Value, pour.Value), log.Problem ?? asOf.Problem ?? pour.Problem);
+        var log = body.TryGetProperty("log", out var lines) && lines.ValueKind != JsonValueKind.Null ? LogEndpoints.Read(lines, LogEndpoints.MostOfAJob, "$.log", options) : ([], null);
+        return log.Events is { } told
+            ? (new Besides(told, asOf.Value, pour.Value), asOf.Problem ?? pour.Problem)
+            : (default, Problems.Of(log.Wrong!));
     }
 
     /// <summary>What was said of a job besides its document.</summary>

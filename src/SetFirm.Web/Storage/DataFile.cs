@@ -68,6 +68,8 @@ internal sealed class DataFile : IDisposable
         }
     }
 
+    private const int Corrupt = 11;
+
     /// <summary>Looks through all of it. What is damaged is noted; what is whole goes on being served.</summary>
     /// <exception cref="DataFileException">Nothing of it can be read.</exception>
     public void Check(SqliteConnection connection)
@@ -76,11 +78,26 @@ internal sealed class DataFile : IDisposable
         using var command = connection.CreateCommand();
         command.CommandText = "PRAGMA quick_check(20)";
         var found = new List<string>();
-        using var reader = command.ExecuteReader();
-        while (reader.Read())
+        try
         {
-            // It says in several lines what it found, under a heading.
-            found.AddRange(reader.GetString(0).Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Where(l => !l.StartsWith("***", StringComparison.Ordinal)));
+            using var reader = command.ExecuteReader();
+            while (reader.Read())
+            {
+                // It says in several lines what it found, under a heading.
+                found.AddRange(reader.GetString(0).Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Where(l => !l.StartsWith("***", StringComparison.Ordinal)));
+            }
+        }
+        catch (SqliteException e) when (e.SqliteErrorCode == Corrupt)
+        {
+            // Some damage ends the look through; where its tables can still be told, the rest is served all the same.
+            using var tables = connection.CreateCommand();
+            tables.CommandText = "SELECT COUNT(*) FROM sqlite_master WHERE type = 'table'";
+            if (tables.ExecuteScalar() is not > 0L)
+            {
+                throw;
+            }
+
+            found.Add(e.Message);
         }
 
         Damage = found is ["ok"] ? [] : found;

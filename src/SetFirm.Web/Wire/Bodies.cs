@@ -1,5 +1,6 @@
 using System.Text.Json;
 using SetFirm.Core.Job;
+using SetFirm.Core.Quantities;
 
 namespace SetFirm.Web.Wire;
 
@@ -25,7 +26,9 @@ internal static class Bodies
         try
         {
             using var json = await JsonDocument.ParseAsync(request.Body, ReadOptions, cancellation);
-            return new Body(json.RootElement.Clone(), null);
+            return FiniteNumbers.Beyond(json.RootElement) is { } path
+                ? new Body(default, Problems.Of(new JobRead.Unreadable(path, FiniteNumbers.Reason)))
+                : new Body(json.RootElement.Clone(), null);
         }
         catch (JsonException e)
         {

@@ -15,6 +15,9 @@ internal static class Problems
 
     public static ProblemHttpResult NoSuchWeather() => Of(404, "no-such-weather", "There is no such weather.", "The file has to be read again.");
 
+    public static ProblemHttpResult DiaryFull(int most) => Of(
+        422, "diary-full", "The diary of this job is full.", $"It holds {most} lines. Begin another job for what comes.", ("path", "$"));
+
     public static ProblemHttpResult TooManyWeatherFiles(int most) => Of(
         422, "too-many-weather-files", "There is no room for another weather file.", $"{most} are kept. Remove one that no job needs any more.", ("path", "$"));
 

@@ -131,7 +131,7 @@ function HeadButton({ label, icon: Icon, onClick, disabled = false }: HeadButton
 function OpenJob({ job, left, step }: { job: Job; left: Left; step: StepName }) {
   const diary = useDiary(job.id, left.lines);
   const [pour, choosePour] = useState<string | null>(null);
-  const edited = useJob(job, left.draft, usePlanAhead(diary.lines, pour));
+  const edited = useJob(job, left.drafts, usePlanAhead(diary.lines, pour));
   const { document, edit, set } = edited;
   const { report, sections, refused, failed } = usePlan(document, diary.lines, pour);
   const [chosen, choose] = useState(0);

@@ -131,17 +131,17 @@ export const dropDraft = (job: string, tab = thisTab): Promise<boolean> =>
   }, false);
 
 /**
- * The draft to go on with: this tab's own, or the newest that a closed tab left behind.
+ * Drafts of a job that nobody works on: this tab's own first, then what closed tabs left behind, the newest first.
  * @param form The version of documents that the program has now; a draft of an older form stays where it is.
  */
-export const draftLeft = (job: string, form: number): Promise<KeptDraft | null> =>
+export const draftsOf = (job: string, form: number): Promise<KeptDraft[]> =>
   withStore(async (db) => {
     const alive = await othersAlive();
-    const free = (await db.getAllFromIndex('drafts', 'job', job)).filter(
-      (d) => !alive(d.tab) && d.document.version === form,
-    );
-    return free.find((d) => d.tab === thisTab) ?? free.sort((a, b) => b.at - a.at)[0] ?? null;
-  }, null);
+    const rank = (d: KeptDraft) => (d.tab === thisTab ? Infinity : d.at);
+    return (await db.getAllFromIndex('drafts', 'job', job))
+      .filter((d) => !alive(d.tab) && d.document.version === form)
+      .sort((a, b) => rank(b) - rank(a));
+  }, []);
 
 /** Drafts of all jobs but those that another tab works on, and whether this page sends them anyhow. */
 export const draftsLeft = (): Promise<{ draft: KeptDraft; inHand: boolean }[]> =>

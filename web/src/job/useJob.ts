@@ -11,32 +11,34 @@ import { sendJob } from './sending';
 export type Edit = (field: Pointer | null, change: JobDocument | ((job: JobDocument) => JobDocument)) => void;
 
 /** A job as it was left: the program's copy, or a draft on this device that the program has not had yet. */
-function resume(job: Job, draft: KeptDraft | null) {
+function resume(job: Job, drafts: KeptDraft[]) {
+  // The last save may have arrived and only its answer been lost: then there is nothing to resume.
+  const arrived = JSON.stringify(job.document);
+  const [lost, draft] = [
+    drafts.filter((d) => JSON.stringify(d.document) === arrived),
+    drafts.find((d) => JSON.stringify(d.document) !== arrived),
+  ];
+  for (const d of lost) void dropDraft(job.id, d.tab);
   const saver = new Saver(job.document, job.version, {
     send: (version, document) => sendJob(job.id, version, document),
     keep: (kept) => keepDraft(job.id, kept),
     drop: () => void dropDraft(job.id),
   });
-  if (draft === null) return { saver, document: job.document };
+  if (draft === undefined) return { saver, document: job.document };
   // What a closed tab left behind is this one's from now on.
   if (draft.tab !== thisTab)
     void keepDraft(job.id, draft).then((kept) => kept && dropDraft(job.id, draft.tab));
-  // The last save may have arrived and only its answer been lost: then there is nothing to resume.
-  if (JSON.stringify(draft.document) === JSON.stringify(job.document)) {
-    void dropDraft(job.id);
-    return { saver, document: job.document };
-  }
   if (draft.version !== job.version) saver.collide(job.version);
   return { saver, document: draft.document };
 }
 
 /**
  * A job being edited: every change is kept on this device at once, and by the program a moment later.
- * @param draft What was typed before and waits on this device; null where nothing does.
+ * @param drafts What was typed before and waits on this device, what comes first first.
  * @param ahead Told of each change before the page is drawn with it.
  */
-export function useJob(job: Job, draft: KeptDraft | null, ahead: (changed: JobDocument) => void) {
-  const [{ saver, document }] = useState(() => resume(job, draft));
+export function useJob(job: Job, drafts: KeptDraft[], ahead: (changed: JobDocument) => void) {
+  const [{ saver, document }] = useState(() => resume(job, drafts));
   const [history, dispatch] = useReducer(historyReducer, document, opened);
   const now = history.now;
 

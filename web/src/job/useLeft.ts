@@ -1,10 +1,10 @@
 import { useEffect, useState } from 'react';
 import type { JobEvent } from '../api/client';
-import { draftLeft, linesLeft, type KeptDraft } from './device';
+import { draftsOf, linesLeft, type KeptDraft } from './device';
 
 /** What waits on this device for a job. */
 export interface Left {
-  draft: KeptDraft | null;
+  drafts: KeptDraft[];
   lines: JobEvent[];
 }
 
@@ -17,8 +17,8 @@ export function useLeft(job: string, form: number | null): Left | null {
   useEffect(() => {
     if (form === null) return;
     let gone = false;
-    void Promise.all([draftLeft(job, form), linesLeft(job)]).then(([draft, lines]) => {
-      if (!gone) setLeft({ job, left: { draft, lines: lines.map((l) => l.event) } });
+    void Promise.all([draftsOf(job, form), linesLeft(job)]).then(([drafts, lines]) => {
+      if (!gone) setLeft({ job, left: { drafts, lines: lines.map((l) => l.event) } });
     });
     return () => {
       gone = true;

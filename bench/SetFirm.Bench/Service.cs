@@ -25,6 +25,16 @@ internal sealed class Service : IAsyncDisposable
 
     public Uri Address { get; } = new($"http://127.0.0.1:{FreePort()}");
 
+    /// <summary>What it has in memory.</summary>
+    public double MemoryMb
+    {
+        get
+        {
+            process.Refresh();
+            return process.WorkingSet64 / 1e6;
+        }
+    }
+
     public async Task ReadyAsync()
     {
         using var client = new HttpClient { BaseAddress = Address };

@@ -5,6 +5,7 @@ using System.Text.Json.Nodes;
 using SetFirm.Core.Weather;
 using SetFirm.Tests;
 using SetFirm.Tests.Sites;
+using SetFirm.Web.Weather;
 
 namespace SetFirm.Web.Tests;
 
@@ -38,6 +39,40 @@ public sealed class WeatherFileTests(Site site) : IClassFixture<Site>
         plan["day"]!["hours"]!.AsArray().ShouldContain(h => Math.Abs(h!["airC"]!.GetValue<double>() - 20) < 0.01);
         job["site"]!["weatherFile"] = "nothing-here";
         (await Plan(job))["findings"]!.AsArray().ShouldContain(f => f!["says"]!["code"]!.GetValue<string>() == "weatherFileMissing");
+    }
+
+    [Fact]
+    public async Task Files_are_listed_let_go_and_no_more_than_there_is_room_for()
+    {
+        using var own = new Site();
+        async Task<HttpResponseMessage> Post(int i) =>
+            await own.Send(HttpMethod.Post, $"/api/weather-files?name=file-{i}.csv&timeZone=Europe/Berlin&year=2027", Table(hours: 24 + i), type: "text/plain");
+        async Task<JsonArray> List() => JsonNode.Parse(await (await own.Get("/api/weather-files")).Content.ReadAsStringAsync(token))!.AsArray();
+        (await List()).ShouldBeEmpty();
+        for (var i = 0; i < WeatherFileEndpoints.MostFiles; i++)
+        {
+            (await Post(i)).StatusCode.ShouldBe(HttpStatusCode.OK);
+        }
+
+        await (await Post(99)).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "too-many-weather-files");
+        (await Post(3)).StatusCode.ShouldBe(HttpStatusCode.OK); // it is kept already
+        var all = await List();
+        all.Count.ShouldBe(WeatherFileEndpoints.MostFiles);
+        var gone = all.First(f => f!["name"]!.GetValue<string>() == "file-5.csv")!["id"]!.GetValue<string>();
+        (await own.Send(HttpMethod.Delete, $"/api/weather-files/{gone}", "")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+        await (await own.Send(HttpMethod.Delete, $"/api/weather-files/{gone}", "")).ShouldBeRefusedAsync(HttpStatusCode.NotFound, "no-such-weather");
+        (await own.Get($"/api/weather-files/{gone}")).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        (await Post(99)).StatusCode.ShouldBe(HttpStatusCode.OK);
+    }
+
+    [Theory]
+    [InlineData("1989-12-31 23:00")]
+    [InlineData("9998-01-01 00:00")]
+    public async Task Hours_of_another_age_are_named_by_their_line(string moment)
+    {
+        var read = await Read($"{Header}\n{moment},12,60,9,200,0,0\n{moment[..^5]}{(moment.EndsWith("23:00", StringComparison.Ordinal) ? "23:30" : "01:00")},12,60,9,200,0,0\n");
+        read["id"].ShouldBeNull();
+        read["findings"]!.AsArray()[0]!["says"]!["reason"]!.GetValue<string>().ShouldBe("beyondYears");
     }
 
     [Fact]

@@ -4,9 +4,9 @@ using SetFirm.Core.Events;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Job;
 using SetFirm.Core.Planning;
+using SetFirm.Core.Quantities;
 using SetFirm.Core.Telling;
 using SetFirm.Core.Weather;
-using SetFirm.Core.Quantities;
 using SetFirm.Web.Storage;
 
 namespace SetFirm.Web.Jobs;

@@ -71,6 +71,8 @@ public sealed class JobFileTests
     [InlineData("/mixes", "[]", "$.mixes")]
     [InlineData("/mixes/0", "null", "$.mixes[0]")]
     [InlineData("/pours", "null", "$.pours")]
+    [InlineData("/buy/hourWorth", "1e999", "$.buy.hourWorth")] // a reader of JSON makes it infinite
+    [InlineData("/mixing/waterC", "-1e999", "$.mixing.waterC")]
     [InlineData("/pours/0", "null", "$.pours[0]")]
     [InlineData("/pours/0/parts/0", "null", "$.pours[0].parts[0]")]
     [InlineData("/pours/0/parts/0/element", "null", "$.pours[0].parts[0].element")]

@@ -119,6 +119,7 @@ public sealed class Site : WebApplicationFactory<Program>
     {
         builder.UseEnvironment("Testing");
         builder.UseSetting("SetFirm:Database", File);
+        builder.UseSetting("SetFirm:PlanSeconds", "60"); // how fast a machine is that runs tests is another question
         foreach (var (key, value) in Settings)
         {
             builder.UseSetting(key, value);

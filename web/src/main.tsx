@@ -9,6 +9,7 @@ import { ErrorBoundary } from 'react-error-boundary';
 import { BrowserRouter, Route, Routes } from 'react-router';
 import { Broken } from './app/Broken';
 import { JobPage } from './app/JobPage';
+import { OutboxProvider } from './app/OutboxProvider';
 import { cssVariables, theme } from './theme';
 import { YardPage } from './yard/YardPage';
 
@@ -24,10 +25,12 @@ createRoot(root).render(
       <MantineProvider theme={theme} cssVariablesResolver={cssVariables} defaultColorScheme="auto">
         <BrowserRouter>
           <ErrorBoundary FallbackComponent={Broken}>
-            <Routes>
-              <Route path="/jobs/:id/:step?" element={<JobPage />} />
-              <Route path="*" element={<YardPage />} />
-            </Routes>
+            <OutboxProvider>
+              <Routes>
+                <Route path="/jobs/:id/:step?" element={<JobPage />} />
+                <Route path="*" element={<YardPage />} />
+              </Routes>
+            </OutboxProvider>
           </ErrorBoundary>
         </BrowserRouter>
       </MantineProvider>

@@ -11,9 +11,15 @@ public sealed class PlanDesk : IDisposable
     /// <summary>More do not wait: what was typed then has been typed over.</summary>
     private const int MostWaiting = 16;
 
+    /// <summary>The first so many may take longer: the runtime has still to compile what plans.</summary>
+    private const int FirstPlans = 50;
+
+    private const double FirstTakeTimes = 5;
+
     private readonly SemaphoreSlim desks = new(AtOnce, AtOnce);
     private readonly TimeSpan scale;
     private int waiting;
+    private int made;
 
     /// <param name="configuration"><c>SetFirm:PlanSeconds</c> is how long a plan may take; two where nothing is said.</param>
     public PlanDesk(IConfiguration configuration) => scale = TimeSpan.FromSeconds(configuration.GetValue("SetFirm:PlanSeconds", 2.0));
@@ -42,11 +48,13 @@ public sealed class PlanDesk : IDisposable
 
         try
         {
-            var most = scale * times;
+            var most = scale * times * (Volatile.Read(ref made) < FirstPlans ? FirstTakeTimes : 1);
             var budget = new Budget(most, left);
             try
             {
-                return new Planned<T>.Made(plan(budget));
+                var done = new Planned<T>.Made(plan(budget));
+                Interlocked.Increment(ref made);
+                return done;
             }
             catch (OperationCanceledException) when (budget.IsLate && !left.IsCancellationRequested)
             {

@@ -112,17 +112,20 @@ async function withStore<T>(work: (db: Store) => Promise<T>, without: T): Promis
   }
 }
 
-/** Jobs that this page has typed in: it sends them itself. */
+/** Jobs that this page has open: it goes on with what waits of them itself. */
 const inHand = new Set<string>();
 
-/** @returns Whether it is kept: storage may be full or forbidden. */
-export const keepDraft = (job: string, draft: Draft): Promise<boolean> => {
+/** This page has a job open. */
+export const takeInHand = (job: string): void => {
   inHand.add(job);
-  return withStore(async (db) => {
+};
+
+/** @returns Whether it is kept: storage may be full or forbidden. */
+export const keepDraft = (job: string, draft: Draft): Promise<boolean> =>
+  withStore(async (db) => {
     await db.put('drafts', { ...draft, key: `${job} ${thisTab}`, job, tab: thisTab, at: Date.now() });
     return true;
   }, false);
-};
 
 export const dropDraft = (job: string, tab = thisTab): Promise<boolean> =>
   withStore(async (db) => {
@@ -143,13 +146,13 @@ export const draftsOf = (job: string, form: number): Promise<KeptDraft[]> =>
       .sort((a, b) => rank(b) - rank(a));
   }, []);
 
-/** Drafts of all jobs but those that another tab works on, and whether this page sends them anyhow. */
+/** Drafts of all jobs but those that another tab works on, and whether this page has the job open. */
 export const draftsLeft = (): Promise<{ draft: KeptDraft; inHand: boolean }[]> =>
   withStore(async (db) => {
     const alive = await othersAlive();
     return (await db.getAll('drafts'))
       .filter((d) => !alive(d.tab))
-      .map((draft) => ({ draft, inHand: draft.tab === thisTab && inHand.has(draft.job) }));
+      .map((draft) => ({ draft, inHand: inHand.has(draft.job) }));
   }, []);
 
 /** @returns Whether it is kept. */

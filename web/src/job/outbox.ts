@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { createContext, useContext, useEffect, useState } from 'react';
 import { http } from '../api/client';
 import { dropDraft, dropLines, draftsLeft, linesLeft, type KeptDraft } from './device';
 import { MOST_LINES } from './diary';
@@ -83,7 +83,7 @@ async function inTurn(work: () => Promise<Waiting[]>): Promise<Waiting[] | undef
 /**
  * Sends what waits on this device, and tells what still does.
  */
-export function useOutbox(): Waiting[] {
+export function useSending(): Waiting[] {
   const [waiting, setWaiting] = useState<Waiting[]>([]);
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
@@ -102,3 +102,8 @@ export function useOutbox(): Waiting[] {
   }, []);
   return waiting;
 }
+
+export const OutboxContext = createContext<Waiting[]>([]);
+
+/** What waits on this device. */
+export const useOutbox = (): Waiting[] => useContext(OutboxContext);

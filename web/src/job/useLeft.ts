@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { JobEvent } from '../api/client';
-import { draftsOf, linesLeft, type KeptDraft } from './device';
+import { draftsOf, linesLeft, takeInHand, type KeptDraft } from './device';
 
 /** What waits on this device for a job. */
 export interface Left {
@@ -14,6 +14,9 @@ export interface Left {
  */
 export function useLeft(job: string, form: number | null): Left | null {
   const [left, setLeft] = useState<{ job: string; left: Left } | null>(null);
+  useEffect(() => {
+    takeInHand(job);
+  }, [job]);
   useEffect(() => {
     if (form === null) return;
     let gone = false;

@@ -9,6 +9,9 @@ function utc(at: string): DateArray {
   return [d.getUTCFullYear(), d.getUTCMonth() + 1, d.getUTCDate(), d.getUTCHours(), d.getUTCMinutes()];
 }
 
+/** A calendar's lines end where a text says so: what is no letter, and no space, becomes one. */
+const oneLine = (text: string): string => text.replace(/\p{Cc}+/gu, ' ');
+
 /** The same event of a job keeps its id, so that a calendar that reads the file anew moves it and does not double it. */
 const uid = (job: string, event: CureEvent, nth: number) =>
   `${job}-${event.pour === undefined ? '' : `${event.pour}-`}${event.kind}-${String(nth)}@setfirm`;
@@ -20,11 +23,11 @@ export function calendarOf(job: { id: string; name: string }, events: CureEvent[
     const kind = `${event.pour ?? ''} ${event.kind}`;
     const nth = seen.get(kind) ?? 0;
     seen.set(kind, nth + 1);
-    const title = words.alarm(event.title, job.name);
+    const title = oneLine(words.alarm(event.title, job.name));
     return {
       uid: uid(job.id, event, nth),
       title,
-      ...(event.more === undefined ? {} : { description: event.more }),
+      ...(event.more === undefined ? {} : { description: oneLine(event.more) }),
       start: utc(event.at),
       startInputType: 'utc',
       startOutputType: 'utc',
@@ -34,7 +37,7 @@ export function calendarOf(job: { id: string; name: string }, events: CureEvent[
       ],
     };
   });
-  const { error, value } = createEvents(made, { productId: app.name, calName: job.name });
+  const { error, value } = createEvents(made, { productId: app.name, calName: oneLine(job.name) });
   if (error || !value) throw error ?? new Error();
   return value;
 }

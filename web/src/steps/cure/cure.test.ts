@@ -145,6 +145,20 @@ describe('the weeks after several pours', () => {
     expect(eventsOfAll([], format, true)).toEqual([]);
   });
 
+  it.each(['\r', '\n', '\r\nBEGIN:VALARM', '\u0085', '\u0000'])(
+    'lets no %j in a name reach the file',
+    (cut) => {
+      const of = (name: string) =>
+        calendarOf({ id: 'job-1', name }, eventsOfAll(both, format, true))
+          .replace(/\r\n[ \t]/g, '')
+          .split('\r\n');
+      const alarms = (lines: string[]) => lines.filter((l) => l.startsWith('BEGIN:VALARM')).length;
+      const [plain, cutUp] = [of('Stones in the yard'), of(`Stones${cut}in the yard`)];
+      expect(cutUp.join('')).not.toMatch(/\p{Cc}/u);
+      expect(alarms(cutUp)).toBe(alarms(plain));
+    },
+  );
+
   it('gives the same thing of two pours two ids in a calendar file', () => {
     const file = calendarOf({ id: 'job-1', name: 'Stones' }, eventsOfAll(both, format, true));
     const ids = file.match(/UID:.*/g) ?? [];

@@ -202,10 +202,11 @@ public sealed class DeviceTests
         browser.Saved();
         browser.Press("Undo");
         browser.Until(() => browser.Field("Name of the job").GetAttribute("value") == "Another");
-        browser.Driver.ExecuteScript("window.plans = () => new Response(JSON.stringify({ status: 422, detail: 'There is too much in it.' }), { status: 422, headers: { 'Content-Type': 'application/problem+json' } }); return 1");
+        browser.Driver.ExecuteScript("window.plans = () => new Response(JSON.stringify({ status: 422, path: '$.elements[0].thickness', detail: 'There is too much in it.' }), { status: 422, headers: { 'Content-Type': 'application/problem+json' } }); return 1");
         browser.Type("Thickness", "140 mm");
         browser.Find(By.XPath("//*[@role='alert'][contains(., 'There is too much in it.')]"));
         browser.Driver.PageSource.ShouldNotContain("does not answer");
+        browser.Until(() => browser.Field("Thickness").GetAttribute("aria-invalid") == "true"); // and at its field
         browser.Saved(); // it is kept all the same
     }
 

@@ -16,7 +16,7 @@ public sealed class Budget(TimeSpan? most = null, CancellationToken waits = defa
     public const int MostSharpCorners = 1_200;
 
     /// <summary>Findings of one kind that are told one by one.</summary>
-    public const int MostAlike = 12;
+    public const int MostAlike = 30;
 
     /// <summary>Days of weather that starts are ranked in.</summary>
     public const int MostDaysRanked = 21;

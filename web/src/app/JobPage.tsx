@@ -169,7 +169,13 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: StepName }) 
     () => ({ set, edit, take, format, chosen, choose, choosePour }),
     [set, edit, take, format, chosen],
   );
-  const planned = useMemo(() => (report && sections ? { report, sections } : null), [report, sections]);
+  const unsaved = useSyncExternalStore(edited.saver.subscribe, () =>
+    edited.saver.state.kind === 'refused' ? edited.saver.state : null,
+  );
+  const planned = useMemo(
+    () => (report && sections ? { report, sections, refused: unsaved ?? refused } : null),
+    [report, sections, unsaved, refused],
+  );
 
   return (
     <AppFrame
@@ -244,7 +250,7 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: StepName }) 
       <Conflict saver={edited.saver} onTheirs={() => void edited.takeTheirs()} />
       {(failed || refused !== null) && (
         <div className={classes.conflict} role="alert">
-          {refused ?? app.noServer}
+          {refused?.why ?? app.noServer}
         </div>
       )}
       {diary.refused !== null && (

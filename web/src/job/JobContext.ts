@@ -10,6 +10,7 @@ import type {
 } from '../api/client';
 import type { Formats } from '../format/format';
 import type { Pointer } from './pointer';
+import type { Refused } from './sending';
 import type { DiaryHandle } from './useDiary';
 import type { Edit } from './useJob';
 import type { Sections } from './usePlan';
@@ -32,6 +33,8 @@ export interface Planned {
   report: PlanReport;
   /** The report's parts; where one cannot be planned just now, the last that could. */
   sections: Sections;
+  /** What the program will not have, and why; null where it has all. */
+  refused: Refused | null;
 }
 
 // Three, so that a key pressed redraws what shows the job, and an answer what shows the plan.

@@ -1,6 +1,6 @@
 import type { JobDocument } from '../api/client';
 import type { Draft } from './device';
-import type { JobSent } from './sending';
+import type { JobSent, Refused } from './sending';
 
 export type SaveState =
   | { kind: 'saved' }
@@ -8,7 +8,7 @@ export type SaveState =
   /** Kept on this device or, where that cannot be, on this page alone. */
   | { kind: 'waiting'; kept: boolean }
   | { kind: 'conflict'; theirs: number }
-  | { kind: 'refused'; why: string };
+  | ({ kind: 'refused' } & Refused);
 
 export interface SaverPorts {
   send: (version: number, document: JobDocument) => Promise<JobSent>;

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
 import { http, type JobDocument, type JobEvent, type PlanReport } from '../api/client';
-import { tryAgain } from './sending';
+import { refusedBy, tryAgain, type Refused } from './sending';
 
 /** Now, no finer than it matters for what was missed. */
 const NOW_MS = 10 * 60_000;
@@ -22,13 +22,20 @@ const asked = (document: JobDocument, log: JobEvent[], pour: string | null): Ask
 });
 
 /** The program answered, and will not plan this: asking again changes nothing. */
-class Refusal extends Error {}
+class Refusal extends Error {
+  readonly refused: Refused;
+
+  constructor(refused: Refused) {
+    super(refused.why);
+    this.refused = refused;
+  }
+}
 
 async function plan(body: Asked, signal: AbortSignal): Promise<PlanReport> {
   const { data, error, response } = await http.POST('/api/plan', { body, signal });
   if (data) return data;
   const why = (error as { detail?: string } | undefined)?.detail ?? '';
-  throw tryAgain(response.status) ? new Error(why) : new Refusal(why);
+  throw tryAgain(response.status) ? new Error(why) : new Refusal(refusedBy(error));
 }
 
 /** A step's part of the report, and whether it is from before the last edits because those cannot be planned yet. */
@@ -62,7 +69,8 @@ const overlay = (before: Sections, now: Sections): Sections => ({
   cure: now.cure ?? before.cure,
 });
 
-const RETRY_MS = 2500;
+const RETRY_MS = 2_500;
+const REFUSED_MS = 10_000;
 const STALE_MS = 60_000;
 
 /** Asks for the plan of a change at once, while the page is still being drawn with it. */
@@ -98,16 +106,16 @@ export function usePlan(document: JobDocument, log: JobEvent[], pour: string | n
     staleTime: STALE_MS,
     gcTime: 10_000,
     retry: (times, e) => !(e instanceof Refusal) && times < 2,
-    // Until the program answers again.
+    // Until the program answers again; what it refused may only have come at a bad moment.
     refetchInterval: (q) =>
-      q.state.status === 'error' && !(q.state.error instanceof Refusal) ? RETRY_MS : false,
+      q.state.status !== 'error' ? false : q.state.error instanceof Refusal ? REFUSED_MS : RETRY_MS,
   });
   const [shown, setShown] = useState<{ report: PlanReport; sections: Sections } | null>(null);
   if (query.data && query.data !== shown?.report) {
     const now = sectionsOf(query.data);
     setShown({ report: query.data, sections: shown === null ? now : overlay(shown.sections, now) });
   }
-  const refused = query.error instanceof Refusal ? query.error.message : null;
+  const refused = query.error instanceof Refusal ? query.error.refused : null;
   return {
     report: shown?.report,
     sections: shown?.sections,

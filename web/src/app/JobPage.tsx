@@ -172,6 +172,10 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: StepName }) 
   const unsaved = useSyncExternalStore(edited.saver.subscribe, () =>
     edited.saver.state.kind === 'refused' ? edited.saver.state : null,
   );
+  const nowhere = useSyncExternalStore(
+    edited.saver.subscribe,
+    () => edited.saver.state.kind === 'waiting' && !edited.saver.state.kept,
+  );
   const planned = useMemo(
     () => (report && sections ? { report, sections, refused: unsaved ?? refused } : null),
     [report, sections, unsaved, refused],
@@ -256,6 +260,11 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: StepName }) 
       {diary.refused !== null && (
         <div className={classes.conflict} role="alert">
           {saveWords.lineRefused(diary.refused)}
+        </div>
+      )}
+      {nowhere && (
+        <div className={classes.conflict} role="alert">
+          {saveWords.notKeptLong}
         </div>
       )}
       {!diary.kept && (

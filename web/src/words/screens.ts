@@ -65,8 +65,9 @@ export const save = {
   saved: 'Saved',
   saving: 'Saving…',
   waiting: 'Kept on this device; waiting for the program',
-  notKept:
-    'Not kept: this browser’s storage is full or shut. Leave this page open until the program has it, or save a copy.',
+  notKept: 'Not kept yet',
+  notKeptLong:
+    'This browser’s storage is full or shut: what you typed is on this page only. Leave it open until the program has it, or save a copy.',
   lineRefused: (why: string) => `A line of the diary was refused, and waits on this device. ${why}`,
   lineNotKept:
     'A line of the diary is kept on this page only: this browser’s storage is full or shut. Leave the page open until the program has it.',

@@ -70,6 +70,21 @@ public sealed class JobTests(Site site) : IClassFixture<Site>
         (await Json(await site.Get($"/api/jobs/{id}")))["document"]!["mixing"]!["hands"]!.GetValue<int>().ShouldBe(3);
     }
 
+    [Fact]
+    public async Task The_same_change_sent_twice_because_the_first_answer_was_lost_is_one()
+    {
+        var (id, document) = await site.AddedAsync("Twice");
+        document["mixing"]!["hands"] = 3;
+        foreach (var _ in Enumerable.Range(0, 3))
+        {
+            var answer = await site.Send(HttpMethod.Put, $"/api/jobs/{id}", document.ToJsonString(), "\"1\"");
+            answer.StatusCode.ShouldBe(HttpStatusCode.OK);
+            answer.Headers.ETag!.Tag.ShouldBe("\"2\"");
+        }
+
+        (await Json(await site.Get($"/api/jobs/{id}/versions"))).AsArray().Count.ShouldBe(1);
+    }
+
     [Theory]
     [InlineData(null)]
     [InlineData("*")]

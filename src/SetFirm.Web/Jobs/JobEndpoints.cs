@@ -130,14 +130,16 @@ internal static class JobEndpoints
             return Problems.NoSuchJob();
         }
 
+        var written = JobFile.Write(document);
         if (row.Version != version)
         {
-            return Problems.StaleVersion(row.Version);
+            // What is sent twice, because the first answer was lost, is one change.
+            return written == row.Document ? TypedResults.Ok(Tagged(request.HttpContext, row, document)) : Problems.StaleVersion(row.Version);
         }
 
         var now = clock.GetCurrentInstant();
         db.Versions.Add(new VersionRow { JobId = id, Version = row.Version, SavedAt = row.UpdatedAt, Document = row.Document });
-        (row.Name, row.Document, row.UpdatedAt) = (document.Name, JobFile.Write(document), now);
+        (row.Name, row.Document, row.UpdatedAt) = (document.Name, written, now);
         row.Version++;
         await ThinAsync(db, id, now, cancellation);
         await db.SaveChangesAsync(cancellation);

@@ -1,6 +1,5 @@
 import { createContext, useContext, useEffect, useState } from 'react';
-import { http } from '../api/client';
-import { dropDraft, dropLines, draftsLeft, linesLeft, type KeptDraft } from './device';
+import { dropDraft, dropLines, draftsLeft, linesLeft } from './device';
 import { MOST_LINES } from './diary';
 import { sendJob, sendLines } from './sending';
 
@@ -17,16 +16,6 @@ const EVERY_MS = 5_000;
 /** Younger than this it is on its way. */
 const FRESH_MS = 3_000;
 
-/** It was saved, and only the answer was lost. */
-async function hasArrived(draft: KeptDraft): Promise<boolean> {
-  try {
-    const { data } = await http.GET('/api/jobs/{id}', { params: { path: { id: draft.job } } });
-    return JSON.stringify(data?.document) === JSON.stringify(draft.document);
-  } catch {
-    return false;
-  }
-}
-
 /** Sends what closed tabs left behind, whichever page stands. @returns What still waits. */
 async function sendLeft(): Promise<Waiting[]> {
   const waiting = new Map<string, Waiting>();
@@ -41,8 +30,7 @@ async function sendLeft(): Promise<Waiting[]> {
       continue;
     }
     const sent = await sendJob(draft.job, draft.version, draft.document);
-    if (sent.kind === 'ok' || (sent.kind === 'conflict' && (await hasArrived(draft))))
-      await dropDraft(draft.job, draft.tab);
+    if (sent.kind === 'ok') await dropDraft(draft.job, draft.tab);
     else {
       const left = of(draft.job);
       left.draft = true;

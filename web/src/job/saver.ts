@@ -60,11 +60,6 @@ export class Saver {
     this.later(PAUSE_MS);
   }
 
-  /** A draft found on the device that was made to an older version than the program now has. */
-  collide(theirs: number): void {
-    this.tell({ kind: 'conflict', theirs });
-  }
-
   /** After a conflict: what is here goes on top of what is there. */
   keepMine(): void {
     if (this.state.kind !== 'conflict') return;

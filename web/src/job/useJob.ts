@@ -12,14 +12,9 @@ export type Edit = (field: Pointer | null, change: JobDocument | ((job: JobDocum
 
 /** A job as it was left: the program's copy, or a draft on this device that the program has not had yet. */
 function resume(job: Job, drafts: KeptDraft[]) {
-  // The last save may have arrived and only its answer been lost: then there is nothing to resume.
-  const arrived = JSON.stringify(job.document);
-  const [lost, draft] = [
-    drafts.filter((d) => JSON.stringify(d.document) === arrived),
-    drafts.find((d) => JSON.stringify(d.document) !== arrived),
-  ];
-  for (const d of lost) void dropDraft(job.id, d.tab);
-  const saver = new Saver(job.document, job.version, {
+  const draft = drafts[0];
+  // It is sent as made to the version it was made to: the program tells whether that is what stands, or a conflict.
+  const saver = new Saver(job.document, draft?.version ?? job.version, {
     send: (version, document) => sendJob(job.id, version, document),
     keep: (kept) => keepDraft(job.id, kept),
     drop: () => void dropDraft(job.id),
@@ -28,7 +23,6 @@ function resume(job: Job, drafts: KeptDraft[]) {
   // What a closed tab left behind is this one's from now on.
   if (draft.tab !== thisTab)
     void keepDraft(job.id, draft).then((kept) => kept && dropDraft(job.id, draft.tab));
-  if (draft.version !== job.version) saver.collide(job.version);
   return { saver, document: draft.document };
 }
 

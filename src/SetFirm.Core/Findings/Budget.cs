@@ -15,7 +15,7 @@ public sealed class Budget(TimeSpan? most = null, CancellationToken waits = defa
     /// <summary>Corners of all elements together at which an edge turns sharply; a drawn curve may have many that hardly turn.</summary>
     public const int MostSharpCorners = 1_200;
 
-    /// <summary>Findings of one kind that are told one by one.</summary>
+    /// <summary>Findings of one kind in one part of the job that are told one by one.</summary>
     public const int MostAlike = 30;
 
     /// <summary>Days of weather that starts are ranked in.</summary>

@@ -31,6 +31,9 @@ public readonly record struct Place
     /// <summary>Of a file that is read in: its line, from 1.</summary>
     public static Place Line(int line) => Root.At(nameof(Line))[line];
 
+    /// <summary>The part of the job that it lies in: the first member of its path; empty at the root.</summary>
+    public string Part => Path is ['/', .. var rest] ? rest.IndexOf('/', StringComparison.Ordinal) is >= 0 and var end ? rest[..end] : rest : "";
+
     /// <summary>At the other place or inside it.</summary>
     public bool IsUnder(Place other) =>
         Path.StartsWith(other.Path, StringComparison.Ordinal) && (Path.Length == other.Path.Length || Path[other.Path.Length] == '/');

@@ -5,7 +5,7 @@ namespace SetFirm.Core.Findings;
 public class Remarks(Budget? budget = null)
 {
     private readonly List<Finding> findings = [];
-    private readonly Dictionary<(Type Says, Severity Severity), (int Count, int Last)> alike = [];
+    private readonly Dictionary<(Type Says, Severity Severity, string Part), (int Count, int Last)> alike = [];
     private readonly List<Explanation> explanations = [];
 
     public Budget Budget { get; } = budget ?? new Budget();
@@ -25,7 +25,8 @@ public class Remarks(Budget? budget = null)
     public void Add(Finding finding)
     {
         ArgumentNullException.ThrowIfNull(finding);
-        var kind = (finding.Says.GetType(), finding.Severity);
+        // In each part of a job by itself: what blocks one step is not hidden by what is wrong with another.
+        var kind = (finding.Says.GetType(), finding.Severity, finding.Where.Part);
         var (count, last) = alike.GetValueOrDefault(kind);
         if (count < Budget.MostAlike)
         {

@@ -4,7 +4,6 @@ using System.Text.Json.Nodes;
 using System.Text.Json.Schema;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
-using SetFirm.Core.Quantities;
 
 namespace SetFirm.Core.Job;
 

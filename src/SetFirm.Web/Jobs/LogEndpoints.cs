@@ -72,7 +72,8 @@ internal static class LogEndpoints
             return Problems.Of(new JobRead.Unreadable($"$[{at}].product", $"the job has {coats.Count} coats"));
         }
 
-        if (await db.Log.CountAsync(l => l.JobId == id, cancellation) + told.Count > MostOfAJob)
+        Guid[] ids = [.. told.Select(t => t.Id)];
+        if (await db.Log.CountAsync(l => l.JobId == id && !ids.Contains(l.Id), cancellation) + told.Count > MostOfAJob)
         {
             return Problems.DiaryFull(MostOfAJob);
         }

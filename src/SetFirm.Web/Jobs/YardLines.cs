@@ -167,7 +167,7 @@ internal sealed partial class YardLines(IServiceScopeFactory scopes, JobWeather 
             }
             catch (SqliteException e) when (e.SqliteErrorCode == SqliteCorrupt)
             {
-                found.Add(new Head(id, 0, id.ToString(), default, 0, null, null) { IsDamaged = true });
+                found.Add(new Head(id, 0, "", default, 0, null, null) { IsDamaged = true });
             }
         }
 

@@ -1,6 +1,5 @@
 using System.Text.Json;
 using SetFirm.Core.Job;
-using SetFirm.Core.Quantities;
 
 namespace SetFirm.Web.Wire;
 

@@ -77,6 +77,21 @@ public sealed class BudgetTests
     }
 
     [Fact]
+    public void What_is_wrong_in_one_part_of_a_job_hides_nothing_in_another()
+    {
+        var remarks = new Remarks();
+        for (var i = 0; i < 50; i++)
+        {
+            remarks.Fault(Places.Element(i).Id, new Notice.OutOfRange(i, 0, 1, RangeUnit.M));
+        }
+
+        remarks.Fault(Places.Mixing.WaterC, new Notice.OutOfRange(99, 0, 60, RangeUnit.C));
+        remarks.Findings.ShouldContain(f => f.Where == Places.Mixing.WaterC);
+        remarks.Findings.Count.ShouldBe(Budget.MostAlike + 2);
+        (Places.Element(3).Id.Part, Place.Root.Part, Places.Elements.Part).ShouldBe(("elements", "", "elements"));
+    }
+
+    [Fact]
     public void A_report_says_how_many_more_of_a_kind_there_are()
     {
         var star = Plans.Of(Slab(Round(100, i => i % 2 == 0 ? 8 : 20)), Samples.Steady(18));

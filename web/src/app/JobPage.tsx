@@ -15,6 +15,7 @@ import type { Saver } from '../job/saver';
 import { useDiary } from '../job/useDiary';
 import { useJob } from '../job/useJob';
 import { useLeft, type Left } from '../job/useLeft';
+import { tryAgain } from '../job/sending';
 import { usePlan, usePlanAhead } from '../job/usePlan';
 
 const views: Record<StepName, React.LazyExoticComponent<() => React.ReactNode>> = {
@@ -293,9 +294,11 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: StepName }) 
 
 const RETRY_MS = 2_500;
 
-/** The program answered that there is no such job, or that it cannot be read. */
-const isGone = (problem: unknown): boolean =>
-  typeof (problem as { status?: number } | null)?.status === 'number';
+/** The program answered that there is no such job, or that it cannot be read; not that it is in trouble itself. */
+const isGone = (problem: unknown): boolean => {
+  const status = (problem as { status?: number } | null)?.status;
+  return status !== undefined && !tryAgain(status);
+};
 
 export function JobPage() {
   const { id = '', step } = useParams();

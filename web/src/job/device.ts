@@ -71,32 +71,39 @@ function store(): Promise<Store | null> {
     },
   })
     .then(async (db) => {
-      await takeOver(db);
+      await takeOver(db).catch(() => undefined); // next time, then
       return db;
     })
-    .catch(() => null);
+    .catch(() => {
+      opened = null; // asked again with the next key
+      return null;
+    });
   return opened;
 }
 
 const oldDraft = 'setfirm-draft-';
 const oldDiary = 'setfirm-diary-';
 
-// What an earlier Set Firm kept as texts.
+const parsed = (text: string | null): unknown => {
+  try {
+    return JSON.parse(text ?? 'null') as unknown;
+  } catch {
+    return null; // it cannot be read, by this Set Firm or any other
+  }
+};
+
+// What an earlier Set Firm kept as texts; each goes from there only when it is here.
 async function takeOver(db: Store): Promise<void> {
   for (const key of Object.keys(localStorage).filter(
     (k) => k.startsWith(oldDraft) || k.startsWith(oldDiary),
   )) {
-    try {
-      const kept = JSON.parse(localStorage.getItem(key) ?? 'null') as unknown;
-      if (key.startsWith(oldDraft)) {
-        const job = key.slice(oldDraft.length);
-        await db.put('drafts', { ...(kept as Draft), key: `${job} old`, job, tab: 'old', at: 0 });
-      } else {
-        const job = key.slice(oldDiary.length);
-        for (const event of keptEvents(kept)) await db.put('lines', { id: event.id, job, at: 0, event });
-      }
-    } catch {
-      // It cannot be read, by this Set Firm or any other.
+    const kept = parsed(localStorage.getItem(key));
+    if (key.startsWith(oldDiary)) {
+      const job = key.slice(oldDiary.length);
+      for (const event of keptEvents(kept)) await db.put('lines', { id: event.id, job, at: 0, event });
+    } else if (kept !== null) {
+      const job = key.slice(oldDraft.length);
+      await db.put('drafts', { ...(kept as Draft), key: `${job} old`, job, tab: 'old', at: 0 });
     }
     localStorage.removeItem(key);
   }

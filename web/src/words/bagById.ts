@@ -1,5 +1,5 @@
 import type { Enum } from '../api/client';
-import { bagKinds } from './screens';
+import { bagKinds } from './names';
 
 const bagIds: Record<string, Enum<'BagKind'>> = {
   general: 'general',

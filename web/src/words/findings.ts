@@ -8,7 +8,7 @@ import { cautions } from './cautions';
 import { additives, paceBounds } from './mixing';
 import { tell, type Sentences } from './sentences';
 import { weatherColumns, weatherReasons } from './days';
-import { courses, curing, milestones, passes } from './screens';
+import { courses, curing, milestones, passes } from './names';
 
 const unread: Record<Enum<'UnreadReason'>, string> = {
   empty: 'A size is wanted here.',

@@ -4,6 +4,7 @@ export * from './days';
 export * from './fields';
 export * from './findings';
 export * from './remedies';
+export * from './names';
 export * from './screens';
 export * from './mixing';
 export * from './buying';

@@ -3,7 +3,7 @@ import type { Mend } from '../api/client';
 import { calendarDay, clock, duration, number, type Formats } from '../format/format';
 import { bagById } from './bagById';
 import { schools } from './building';
-import { frostGuards } from './screens';
+import { frostGuards } from './names';
 import { tell, type Sentences } from './sentences';
 
 /** What a remedy does, said with the effect it would have. */

@@ -1,5 +1,5 @@
 /** Words on the screens. Plain, short, as a friend on site would say it. */
-import type { Enum, JobDocument, Meets, StepName, StepState, EventKind } from '../api/client';
+import type { Enum } from '../api/client';
 
 export const app = {
   name: 'Set Firm',
@@ -37,29 +37,6 @@ export const keyList: [string, string][] = [
   ['Ctrl Shift Z', 'redo'],
   ['?', 'this list'],
 ];
-
-export const steps: Record<StepName, string> = {
-  shape: 'Shape',
-  build: 'Build',
-  mix: 'Mix',
-  load: 'Load',
-  buy: 'Buy',
-  day: 'Day',
-  cure: 'Cure',
-};
-
-export const severities: Record<Enum<'Severity'>, string> = {
-  note: 'Note',
-  caution: 'Take care',
-  warning: 'Decide',
-  error: 'Mend',
-};
-
-export const stepStates: Record<StepState, string> = {
-  settled: 'settled',
-  wantsDecision: 'wants a decision',
-  blocked: 'something is missing',
-};
 
 export const save = {
   saved: 'Saved',
@@ -114,6 +91,7 @@ export const yard = {
   removedOn: (date: string) => `removed ${date}`,
   emptyRemoved: 'Empty: gone for good',
   emptySure: 'Really? They cannot be brought back.',
+  nameless: 'A job whose name cannot be read',
   pending: 'being planned…',
   unplannable: 'could not be planned: open it to see why',
   bringBack: 'Bring it back',
@@ -138,216 +116,6 @@ export const yard = {
     hardening: 'Hardening',
     done: 'Done',
   } satisfies Record<Enum<'JobPhase'>, string>,
-};
-
-export const meets: Record<Meets, string> = {
-  form: 'form board',
-  wall: 'house wall',
-  oldSlab: 'old slab',
-  earlierPanel: 'earlier panel',
-  open: 'left open',
-};
-
-export const finishes: Record<Enum<'Finish'>, string> = {
-  mag: 'Floated (mag)',
-  broom: 'Broomed',
-  steel: 'Steel trowelled, hard',
-  steelOnce: 'Steel trowelled once',
-  rubbed: 'Stripped early and rubbed',
-  exposed: 'Stones exposed',
-  pebbles: 'Pebbles, washed clean',
-  groundLater: 'Left flat, ground later',
-  asCast: 'Left as it is struck off',
-};
-
-export const beds: Record<Enum<'Bed'>, string> = {
-  rigid: 'Rigid mould',
-  levelled: 'Levelled stone',
-  handDug: 'Hand-dug ground',
-};
-
-export const bagKinds: Record<Enum<'BagKind'>, string> = {
-  general: 'General concrete mix',
-  highStrength: 'High-strength mix',
-  fibreCrackResisting: 'Fibre mix',
-  fastHighStrength: 'Fast high-strength mix',
-  rapidHardening: 'Rapid-hardening mix',
-  rapidMortar: 'Rapid-hardening mortar',
-  topping: 'Sand and topping mix',
-  mortar: 'Mortar mix',
-  countertop: 'Countertop mix, two-part',
-  own: 'A bag of your own',
-};
-
-export const exposures: Record<Enum<'Exposure'>, string> = {
-  noFreezing: 'Never freezes',
-  freezesSeldomWet: 'Freezes, seldom wet',
-  freezesOftenWet: 'Freezes, often wet',
-  deIcingSalt: 'De-icing salt',
-};
-
-export const consistencies: Record<Enum<'Consistency'>, string> = {
-  crumbly: 'Crumbly',
-  balling: 'Balling',
-  stiff: 'Stiff',
-  plastic: 'Plastic',
-  soft: 'Soft',
-  pouring: 'Pouring',
-};
-
-export const consistencyTests: Record<Enum<'Consistency'>, string> = {
-  crumbly: 'It falls apart in the hand; only for ramming.',
-  balling: 'A squeezed ball holds and leaves the glove damp.',
-  stiff: 'A heap stands with a blunt top; it needs tamping.',
-  plastic: 'A heap sags by a hand’s breadth and its face closes under the shovel.',
-  soft: 'It slides off the shovel and finds the corners with a nudge.',
-  pouring: 'It levels by itself in the bucket.',
-};
-
-export const moistures: Record<Enum<'Moisture'>, string> = {
-  dry: 'Dry: runs through the fingers',
-  damp: 'Damp: a squeezed ball just holds',
-  wet: 'Wet: a ball holds and leaves water on the hand',
-  afterRain: 'After rain: water drips from the heap',
-};
-
-export const mixers: Record<JobDocument['mixing']['mixer']['kind'], string> = {
-  drum: 'Drum mixer',
-  forced: 'Pan mixer with paddles',
-  drillBucket: 'Drill and bucket',
-  tub: 'Tub and hoe',
-  barrow: 'Wheelbarrow',
-};
-
-export const curing: Record<Enum<'CuringMethod'>, string> = {
-  bare: 'Hose on the bare slab',
-  burlap: 'Wet burlap',
-  burlapUnderPlastic: 'Burlap under plastic',
-  plastic: 'Plastic, laid flat',
-  ponding: 'Water standing on it',
-  inForm: 'Left in its form, covered',
-  compound: 'Curing compound',
-  cureAndSeal: 'Cure and seal in one',
-};
-
-/** What to watch with each method. */
-export const curingHints: Record<Enum<'CuringMethod'>, string> = {
-  bare: 'A fine spray; water no more than 11 °C (20 °F) colder than the slab.',
-  burlap: 'Soaked, touching everywhere; water no more than 11 °C (20 °F) colder than the slab.',
-  burlapUnderPlastic: 'Soaked burlap, plastic over it, its edges weighed down.',
-  plastic: 'Laid flat and touching: wrinkles stain. Look under it and wet it again each day.',
-  ponding: 'A low bank round it; the first water when the surface takes it without marking.',
-  inForm: 'The form stays on and the face is covered; take care when it comes off.',
-  compound: 'A litre to 5 m², as soon as the sheen is gone; sealers and paints may not hold on it.',
-  cureAndSeal: 'On the day, as its label says; it is the sealer too.',
-};
-
-export const frostGuards: Record<Enum<'FrostGuard'>, string> = {
-  none: 'Nothing',
-  movingBlanket: 'Blankets',
-  foam: 'Foam, 25 mm',
-  straw: 'Dry straw, 100 mm, under plastic',
-};
-
-export const shelters: Record<Enum<'Shelter'>, string> = {
-  open: 'Nothing',
-  roof: 'A roof or a tent',
-  indoors: 'Indoors',
-};
-
-export const shades: Record<Enum<'Shade'>, string> = {
-  none: 'Full sun',
-  halfDay: 'Shade half the day',
-  allDay: 'Shade all day',
-};
-
-export const eventKinds: Record<EventKind, string> = {
-  batchMixing: 'Batch begun',
-  batchPlaced: 'Batch placed',
-  struckOff: 'Struck off',
-  waterAdded: 'Water added',
-  temperature: 'Temperature read',
-  sheenGone: 'Sheen gone',
-  thumbTest: 'Thumb test',
-  passBegun: 'Pass begun',
-  passDone: 'Pass done',
-  coverOn: 'Covered',
-  coverOff: 'Cover taken off',
-  rain: 'Rain',
-  paused: 'Work stopped',
-  trouble: 'Trouble',
-  noted: 'Note',
-  photo: 'Picture',
-  usedUp: 'Used up',
-  wetted: 'Wetted',
-  boardsOff: 'Boards off',
-  coated: 'Coat laid',
-  castLifted: 'Lifted out of the mould',
-  withdrawn: 'Struck out',
-};
-
-export const passes: Record<Enum<'Pass'>, string> = {
-  strikeOff: 'Strike off',
-  bullFloat: 'Bull float',
-  washSlurry: 'Wash the slurry off',
-  edgeAndFloat: 'Edge and first float',
-  secondFloat: 'Second float',
-  exposeStone: 'Wash the stones free',
-  broom: 'Broom',
-  firstTrowel: 'First trowel',
-  stripAndRub: 'Strip and rub',
-  hardTrowel: 'Hard trowel',
-  sawJoints: 'Saw the joints',
-};
-
-export const passSigns: Record<Enum<'Pass'>, string> = {
-  strikeOff: 'as each batch lands',
-  bullFloat: 'cream closes the holes; stop before water shows',
-  washSlurry: 'the pebbles stay when brushed',
-  edgeAndFloat: 'the sheen is gone; the edger’s line does not close again',
-  secondFloat: 'a thumb dents it about 6 mm',
-  exposeStone: 'the stones hold under the brush',
-  broom: 'a thumb dents it about 3 mm; the broom leaves no tear',
-  firstTrowel: 'a light print, no paste on the trowel',
-  stripAndRub: 'the form, slid up, leaves the edge standing',
-  hardTrowel: 'the blade rings',
-  sawJoints: 'the edge of the cut does not ravel',
-};
-
-export const milestones: Record<Enum<'Milestone'>, string> = {
-  freezeOnce: 'Frost does no more harm',
-  stripEdges: 'Strip the boards',
-  walk: 'Walk on it',
-  turnPiece: 'Out of the mould and turned',
-  furniture: 'Furniture and daily use',
-  sand: 'Sand and rub by hand',
-  grind: 'Grind into the stone',
-  cars: 'Cars',
-  freezeOften: 'Stands winters',
-  full: 'Full strength',
-};
-
-export const loading: Record<Enum<'LoadingStep'>, string> = {
-  halfTheWater: 'half the water',
-  additive: 'the additive',
-  stone: 'the stone',
-  sand: 'the sand',
-  mostOfTheBallast: 'three quarters of the ballast',
-  halfTheCement: 'half the cement',
-  restOfDry: 'the rest of ballast and cement',
-  cement: 'the cement',
-  colour: 'the colour',
-  addedCement: 'the added cement',
-  fibre: 'the fibre, sprinkled in',
-  mixOn: 'let it mix',
-  bags: 'the bags, one after another',
-  dryMaterial: 'sand, stone and cement',
-  mixDry: 'turn it dry until one colour',
-  mostOfTheWater: 'most of the water',
-  firstBagWet: 'the first bag, mixed wet',
-  secondBagToPlan: 'the rest, which brings it to plan',
-  powderSlowly: 'the powder, slowly, the drill running',
-  restOfWaterByEye: 'the rest of the water by eye',
 };
 
 export const shape = {
@@ -387,13 +155,6 @@ export const why = {
   short: 'Why?',
   source: 'Source',
   holds: 'holds for',
-};
-
-export const courses: Record<Enum<'Course'>, string> = {
-  base: 'Base',
-  topping: 'Topping',
-  bed: 'Bed',
-  slurry: 'Slurry',
 };
 
 export const pours = {

@@ -68,7 +68,7 @@ function JobRow({ job, onRemove }: { job: JobLine; onRemove: (job: JobLine) => v
       <SmallPlan outline={job.outline} />
       <div className={classes.what}>
         <Link to={`/jobs/${job.id}/shape`} className={classes.name}>
-          {job.name}
+          {job.name === '' ? words.nameless : job.name}
         </Link>
         <p className={classes.gist}>
           {job.state === 'made' ? (
@@ -278,7 +278,7 @@ function Waits({ jobs }: { jobs: JobLine[] }) {
     <ul className={classes.waits} role="status" data-testid="waits">
       {waiting.map((w) => (
         <li key={w.job}>
-          <Link to={`/jobs/${w.job}/shape`}>{jobs.find((j) => j.id === w.job)?.name ?? w.job}</Link>
+          <Link to={`/jobs/${w.job}/shape`}>{jobs.find((j) => j.id === w.job)?.name ?? words.nameless}</Link>
           {': '}
           {saveWords.waits(
             [w.draft ? saveWords.aDraft : '', w.lines > 0 ? saveWords.someLines(number(w.lines)) : '']

@@ -1,6 +1,6 @@
 using System.Text.Json;
 
-namespace SetFirm.Core.Quantities;
+namespace SetFirm.Core.Job;
 
 /// <summary>Numbers as they stand in a file or a body: 1e999 is one to a reader of JSON, who makes it infinite; to us it cannot be read.</summary>
 public static class FiniteNumbers

@@ -209,6 +209,35 @@ public sealed class DeviceTests
     }
 
     [Fact]
+    public async Task What_waits_for_a_job_that_is_gone_says_why_and_can_be_taken_as_a_file_and_let_go()
+    {
+        using var site = new Site();
+        using var browser = new Browser();
+        var (id, _) = await site.AddedAsync("Gone");
+        browser.Laptop();
+        browser.Open(new Uri(site.Address, $"/jobs/{id}/shape"));
+        browser.Says("2.16 m²");
+        browser.Offline(true);
+        browser.Type("Name: slab", "Typed for nothing");
+        browser.Find(By.CssSelector("[data-testid=save][data-state=waiting]"));
+        (await site.Send(HttpMethod.Delete, $"/api/jobs/{id}", "", "\"1\"")).EnsureSuccessStatusCode();
+        (await site.Send(HttpMethod.Delete, "/api/jobs/removed", "")).EnsureSuccessStatusCode();
+        browser.Offline(false);
+        browser.Open(site.Address);
+        browser.Until(() => browser.Find(By.CssSelector("[data-testid=waits]")).Text.Contains("changes to a job", StringComparison.Ordinal));
+        browser.Button("Save it as a file");
+        browser.Press("Let it go");
+        browser.Find(By.XPath("//*[@role='alert'][contains(., 'Press once more')]"));
+        browser.Press("Let it go");
+        browser.Until(() => browser.Driver.FindElements(By.CssSelector("[data-testid=waits]")).Count == 0);
+        browser.Open(site.Address);
+        browser.Find(By.XPath("//h1"));
+        await Task.Delay(1_000, token); // it is not found again
+        browser.Driver.FindElements(By.CssSelector("[data-testid=waits]")).ShouldBeEmpty();
+        _ = browser.Complaints;
+    }
+
+    [Fact]
     public async Task A_page_that_breaks_says_so_in_our_words_and_offers_what_was_typed()
     {
         using var site = new Site();

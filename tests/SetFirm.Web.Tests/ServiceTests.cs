@@ -87,15 +87,15 @@ public sealed class ServiceTests(Site site) : IClassFixture<Site>
             for (var start = 0; start < 2; start++)
             {
                 using var demo = new Site(file, ("SetFirm:Demo", "true"));
-                var jobs = (await (await demo.Get("/api/jobs")).Content.ReadFromJsonAsync<JsonNode>(token))!.AsArray();
-                jobs.Select(j => j!["name"]!.GetValue<string>()).ShouldBeUnique();
-                jobs.ShouldAllBe(j => j!["orderL"] != null && j["start"] != null && j["wetUntil"] != null);
-                var phases = jobs.Select(j => j!["phase"]!.GetValue<string>()).ToArray();
+                var jobs = await demo.LinesAsync();
+                jobs.Select(j => j["name"]!.GetValue<string>()).ShouldBeUnique();
+                jobs.ShouldAllBe(j => j["orderL"] != null && j["start"] != null && j["wetUntil"] != null);
+                var phases = jobs.Select(j => j["phase"]!.GetValue<string>()).ToArray();
                 phases.ShouldContain("planned");
                 phases.ShouldContain("pouring");
                 phases.ShouldContain("keepWet");
                 phases.ShouldContain("done");
-                jobs.Select(j => j!["units"]!.GetValue<string>()).Distinct().Count().ShouldBe(2);
+                jobs.Select(j => j["units"]!.GetValue<string>()).Distinct().Count().ShouldBe(2);
             }
         }
         finally

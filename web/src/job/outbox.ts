@@ -1,4 +1,5 @@
-import { createContext, useContext, useEffect, useState } from 'react';
+import { createContext, useCallback, useContext, useEffect, useMemo, useState } from 'react';
+import type { JobDocument, JobEvent } from '../api/client';
 import { dropDraft, dropLines, draftsLeft, linesLeft } from './device';
 import { MOST_LINES } from './diary';
 import { sendJob, sendLines } from './sending';
@@ -60,6 +61,28 @@ async function sendLeft(): Promise<Waiting[]> {
   return [...waiting.values()];
 }
 
+/** What waits of a job, as it would be kept as a file. */
+export interface LeftOver {
+  /** The newest first. */
+  drafts: JobDocument[];
+  lines: JobEvent[];
+}
+
+/** Of one job, whatever no other tab works on. */
+export async function leftOver(job: string): Promise<LeftOver> {
+  const drafts = (await draftsLeft()).map((d) => d.draft).filter((d) => d.job === job);
+  return {
+    drafts: drafts.sort((a, b) => b.at - a.at).map((d) => d.document),
+    lines: (await linesLeft(job)).map((l) => l.event),
+  };
+}
+
+/** Drops what waits of a job, for one that will never be taken. */
+export async function letGo(job: string): Promise<void> {
+  for (const { draft } of await draftsLeft()) if (draft.job === job) await dropDraft(job, draft.tab);
+  await dropLines((await linesLeft(job)).map((l) => l.id));
+}
+
 /** One tab sends at a time; what is sent twice is one, where a browser has no locks. */
 async function inTurn(work: () => Promise<Waiting[]>): Promise<Waiting[] | undefined> {
   if (!('locks' in navigator)) return work();
@@ -71,7 +94,7 @@ async function inTurn(work: () => Promise<Waiting[]>): Promise<Waiting[] | undef
 /**
  * Sends what waits on this device, and tells what still does.
  */
-export function useSending(): Waiting[] {
+export function useSending(): Outbox {
   const [waiting, setWaiting] = useState<Waiting[]>([]);
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
@@ -88,10 +111,20 @@ export function useSending(): Waiting[] {
       clearTimeout(timer);
     };
   }, []);
-  return waiting;
+  const forget = useCallback((job: string) => {
+    setWaiting((before) => before.filter((w) => w.job !== job));
+    return letGo(job);
+  }, []);
+  return useMemo(() => ({ waiting, letGo: forget }), [waiting, forget]);
 }
 
-export const OutboxContext = createContext<Waiting[]>([]);
+/** What waits on this device, and how it is let go. */
+export interface Outbox {
+  waiting: Waiting[];
+  letGo: (job: string) => Promise<void>;
+}
+
+export const OutboxContext = createContext<Outbox>({ waiting: [], letGo });
 
 /** What waits on this device. */
-export const useOutbox = (): Waiting[] => useContext(OutboxContext);
+export const useOutbox = (): Outbox => useContext(OutboxContext);

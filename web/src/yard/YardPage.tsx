@@ -13,8 +13,9 @@ import { Link, useNavigate } from 'react-router';
 import { api, http, type Enum, type JobDocument, type JobLine, type Units } from '../api/client';
 import { AppFrame } from '../app/AppFrame';
 import { calendarDay, formatsFor, number, type Formats } from '../format/format';
+import { fileName, saveFile } from '../common/saveFile';
 import { KindPicture } from '../drawing/KindPicture';
-import { useOutbox } from '../job/outbox';
+import { leftOver, useOutbox } from '../job/outbox';
 import { app, pours as pourWords, save as saveWords, startKinds, yard as words } from '../words';
 import { SmallPlan } from './SmallPlan';
 import classes from './YardPage.module.css';
@@ -272,7 +273,15 @@ function RemovedJobs({ onChange }: { onChange: () => Promise<void> }) {
 
 /** What waits on this device, whichever job it is of. */
 function Waits({ jobs }: { jobs: JobLine[] }) {
-  const waiting = useOutbox();
+  const { waiting, letGo } = useOutbox();
+  const [sure, setSure] = useState<string | null>(null);
+  const save = async (job: string) => {
+    const { drafts, lines } = await leftOver(job);
+    const name = fileName(drafts[0]?.name ?? saveWords.waiting);
+    // A change is a job file, that can be opened again; lines of a diary go along beside it.
+    if (drafts[0]) saveFile(`${name}.setfirm.json`, 'application/json', JSON.stringify(drafts[0], null, 2));
+    if (lines.length > 0) saveFile(`${name}-diary.json`, 'application/json', JSON.stringify(lines, null, 2));
+  };
   if (waiting.length === 0) return null;
   return (
     <ul className={classes.waits} role="status" data-testid="waits">
@@ -286,6 +295,25 @@ function Waits({ jobs }: { jobs: JobLine[] }) {
               .join(', '),
           )}{' '}
           {w.conflict ? saveWords.waitsConflict : w.why}
+          {w.why && (
+            <Group gap="xs" mt={4}>
+              <Button size="compact-sm" variant="default" onClick={() => void save(w.job)}>
+                {saveWords.saveLeft}
+              </Button>
+              <Button
+                size="compact-sm"
+                variant="subtle"
+                color="red"
+                onClick={() => {
+                  if (sure === w.job) void letGo(w.job);
+                  else setSure(w.job);
+                }}
+              >
+                {saveWords.letGo}
+              </Button>
+              {sure === w.job && <span role="alert">{saveWords.letGoSure}</span>}
+            </Group>
+          )}
         </li>
       ))}
     </ul>

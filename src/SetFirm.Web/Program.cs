@@ -10,6 +10,7 @@ using SetFirm.Web.Demo;
 using SetFirm.Web.Files;
 using SetFirm.Web.Files.Outlines;
 using SetFirm.Web.Jobs;
+using SetFirm.Web.Live;
 using SetFirm.Web.Plans;
 using SetFirm.Web.Storage;
 using SetFirm.Web.Weather;
@@ -56,11 +57,12 @@ builder.Services.AddOpenApi("v1", o =>
     o.AddSchemaTransformer(WireJson.DescribeTimes);
     o.AddSchemaTransformer(WireJson.RequireWhatIsAlwaysWritten);
 });
-builder.Services.AddSingleton<IClock>(SystemClock.Instance);
+builder.Services.AddSingleton<IClock>(_ => new FastClock(SystemClock.Instance, builder.Configuration.GetValue(FastClock.Key, 1.0)));
 builder.Services.AddSingleton<IHourlyForecast>(_ => new SimulatedForecast());
 builder.Services.AddSingleton<WeatherShelf>();
 builder.Services.AddSingleton<JobWeather>();
 builder.Services.AddSingleton<PlanDesk>();
+builder.Services.AddLive();
 builder.Services.AddSingleton<YardLines>();
 builder.Services.AddHostedService(s => s.GetRequiredService<YardLines>());
 if (builder.Configuration.GetValue<bool>(WarmUp.Key) && !writingContract)
@@ -105,10 +107,11 @@ api.MapWeatherFiles();
 api.MapPlans();
 api.MapJobs();
 api.MapLog();
+api.MapLive(app);
 api.MapCatalogue();
 api.MapOutlines();
 // Any place that is neither a file nor in the service is a place in the page. (A fallback under /api would answer 404 for a wrong method or type.)
-app.MapFallbackToFile("{*path:nonfile:regex(^(?!(api|openapi)(/|$)).*$)}", "index.html");
+app.MapFallbackToFile("{*path:nonfile:regex(^(?!(api|openapi|live)(/|$)).*$)}", "index.html");
 
 if (!writingContract)
 {
@@ -128,8 +131,11 @@ if (!writingContract)
     if (app.Configuration.GetValue<bool>("SetFirm:Demo"))
     {
         var services = scope.ServiceProvider;
-        DemoYard.Seed(
-            db, services.GetRequiredService<IClock>().GetCurrentInstant(), services.GetRequiredService<JobWeather>().For, services.GetRequiredService<IOptions<JsonOptions>>().Value.SerializerOptions);
+        var now = services.GetRequiredService<IClock>().GetCurrentInstant();
+        var weather = services.GetRequiredService<JobWeather>();
+        var json = services.GetRequiredService<IOptions<JsonOptions>>().Value.SerializerOptions;
+        DemoYard.Seed(db, now, weather.For, json);
+        DemoYard.SetHalfWay(db, now, weather.For, json);
     }
 }
 

@@ -11,7 +11,7 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
     private static readonly string[] Steps = ["shape", "build", "mix", "load", "buy", "day", "cure"];
 
     /// <summary>The rest of the demo's jobs; the terrace stands for all steps.</summary>
-    private static readonly string[] Others = ["Herb border", "Bike-shed pad", "Potting bench top", "Drive kerb", "Six stepping stones", "Lean-to floor skim"];
+    private static readonly string[] Others = ["Workshop floor", "Herb border", "Bike-shed pad", "Potting bench top", "Drive kerb", "Six stepping stones", "Lean-to floor skim"];
 
     /// <summary>What is looked at on the way and on site.</summary>
     private static readonly string[] OnAPhone = ["load", "day", "cure"];

@@ -33,7 +33,7 @@ public sealed class KilledTests : IDisposable
         TestContext.Current.TestOutputHelper?.WriteLine($"seed {seed}");
         var random = new Random(seed);
         var data = Path.Combine(folder, "data.db");
-        var answered = new List<string>();
+        var (answered, told) = (new List<string>(), new List<string>());
         var document = JobFile.Write(StartingJob.Of("Pad", UnitSystem.Metric, "Europe/Berlin", new LocalDate(2027, 5, 4)));
         for (var round = 0; round < Rounds; round++)
         {
@@ -57,6 +57,20 @@ public sealed class KilledTests : IDisposable
                     using var response = await http.PostAsync("/api/jobs", content, end.Token);
                     response.StatusCode.ShouldBe(HttpStatusCode.Created);
                     answered.Add(JsonNode.Parse(await response.Content.ReadAsStringAsync(token))!["id"]!.GetValue<string>());
+                    // And a tap on its board, sent again as by a phone whose answer was lost.
+                    var tap = Guid.NewGuid().ToString();
+                    var line = $$"""[{"kind":"sheenGone","zone":1,"id":"{{tap}}","at":"2027-05-04T10:00:00Z","pour":"","device":"phone","note":""}]""";
+                    for (var twice = 0; twice < 2; twice++)
+                    {
+                        using var said = new StringContent(line, Encoding.UTF8, MediaTypeHeaderValue.Parse("application/json"));
+                        using var heard = await http.PostAsync($"/api/jobs/{answered[^1]}/log", said, end.Token);
+                        heard.StatusCode.ShouldBe(HttpStatusCode.OK);
+                        if (twice == 0)
+                        {
+                            told.Add($"{answered[^1]} {tap}");
+                        }
+                    }
+
                     if (--more == 0)
                     {
                         end.CancelAfter(random.Next(0, 40));
@@ -77,11 +91,19 @@ public sealed class KilledTests : IDisposable
         var health = JsonNode.Parse(await final.GetStringAsync("/api/health", token))!;
         health["status"]!.GetValue<string>().ShouldBe("ok");
         var jobs = JsonNode.Parse(await final.GetStringAsync("/api/jobs", token))!.AsArray().Select(j => j!["id"]!.GetValue<string>()).ToArray();
+        var kept = new List<string>();
+        foreach (var job in jobs)
+        {
+            kept.AddRange(JsonNode.Parse(await final.GetStringAsync($"/api/jobs/{job}/log", token))!.AsArray().Select(l => $"{job} {l!["event"]!["id"]!.GetValue<string>()}"));
+        }
+
         last.Kill();
-        TestContext.Current.TestOutputHelper?.WriteLine($"{answered.Count} answered in {Rounds} rounds");
+        TestContext.Current.TestOutputHelper?.WriteLine($"{answered.Count} jobs and {told.Count} taps answered in {Rounds} rounds");
         answered.Count.ShouldBeGreaterThan(Rounds);
         jobs.ShouldBeUnique();
         answered.Except(jobs).ShouldBeEmpty();
+        kept.ShouldBeUnique();
+        told.Except(kept).ShouldBeEmpty();
     }
 
     private static Process Start(string data)

@@ -6,12 +6,11 @@ import { QueryClient, QueryClientProvider, notifyManager } from '@tanstack/react
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { ErrorBoundary } from 'react-error-boundary';
-import { BrowserRouter, Route, Routes } from 'react-router';
+import { BrowserRouter } from 'react-router';
 import { Broken } from './app/Broken';
-import { JobPage } from './app/JobPage';
+import { Pages } from './app/Pages';
 import { OutboxProvider } from './app/OutboxProvider';
 import { cssVariables, theme } from './theme';
-import { YardPage } from './yard/YardPage';
 
 // An answer is drawn in the same turn in which it came, not after a timer.
 notifyManager.setScheduler(queueMicrotask);
@@ -26,10 +25,7 @@ createRoot(root).render(
         <BrowserRouter>
           <ErrorBoundary FallbackComponent={Broken}>
             <OutboxProvider>
-              <Routes>
-                <Route path="/jobs/:id/:step?" element={<JobPage />} />
-                <Route path="*" element={<YardPage />} />
-              </Routes>
+              <Pages />
             </OutboxProvider>
           </ErrorBoundary>
         </BrowserRouter>

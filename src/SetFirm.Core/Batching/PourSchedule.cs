@@ -7,9 +7,10 @@ namespace SetFirm.Core.Batching;
 /// <summary>One batch on the clock.</summary>
 /// <param name="Number">From 1.</param>
 /// <param name="WaterAdded">Its clock starts here.</param>
+/// <param name="Begun">Hands are at it: with its water, save what a truck brings.</param>
 /// <param name="Placed">It lies in the form.</param>
 /// <param name="StruckOff">It is level with the form.</param>
-public readonly record struct BatchTime(int Number, Instant WaterAdded, Instant Placed, Instant StruckOff);
+public readonly record struct BatchTime(int Number, Instant WaterAdded, Instant Begun, Instant Placed, Instant StruckOff);
 
 /// <summary>Hands that are called away from mixing and placing, hours from the first water.</summary>
 /// <param name="FromH">From here.</param>
@@ -43,7 +44,8 @@ public sealed record PourSchedule(ImmutableArray<BatchTime> Batches, Duration St
     /// <param name="load">The batches, and who makes them.</param>
     /// <param name="start">Water into the first batch.</param>
     /// <param name="away">Who is not there when.</param>
-    public static PourSchedule Of(LoadPlan load, Instant start, ReadOnlySpan<Away> away)
+    /// <param name="soFar">What is done of it; null while nothing is.</param>
+    public static PourSchedule Of(LoadPlan load, Instant start, ReadOnlySpan<Away> away, BatchesSoFar? soFar = null)
     {
         ArgumentNullException.ThrowIfNull(load);
         var (plan, pace, hands) = (load.Batches, load.Pace, load.Crew.Hands);
@@ -51,8 +53,11 @@ public sealed record PourSchedule(ImmutableArray<BatchTime> Batches, Duration St
         var (tonnes, oldestJointH, longestH, ageH) = (0.0, 0.0, 0.0, load.Age.TotalHours);
         // From when hands are at it; water goes in then, or went in at the plant.
         var (beginsH, joint, truckH, loaded) = (ageH, 0.0, 0.0, 0.0);
+        var (nowH, slower) = soFar is null ? (double.NegativeInfinity, 1.0) : ((soFar.Now - start).TotalHours, soFar.PaceFactor);
         for (var i = 0; i < plan.Units.Length; i++)
         {
+            var done = soFar?.IsBegun(i) == true ? soFar.Batches[i] : default;
+            beginsH = done.Begun is { } began ? (began - start).TotalHours : Math.Max(beginsH, nowH);
             var batch = pace.Of(plan.Units[i], Pace.Weary(tonnes));
             tonnes += pace.TonnesAHand(plan.Units[i]);
             if (load.Place.Mixer.By == MixedBy.Plant && (loaded += plan.VolumeOf(i).CubicMetres) > ReadyRecipe.LoadM3)
@@ -61,16 +66,19 @@ public sealed record PourSchedule(ImmutableArray<BatchTime> Batches, Duration St
             }
 
             var waterH = load.Place.Mixer.By == MixedBy.Plant ? truckH : beginsH;
-            var placedH = beginsH + (batch.ToPlaced / 60);
+            // What lies was told; what is in the mixer comes out no sooner than now.
+            var placedH = done.Placed is { } lay ? (lay - start).TotalHours : Math.Max(beginsH + (slower * batch.ToPlaced / 60), nowH);
             // When this batch meets the one before, that one is this old, from its own water.
             oldestJointH = i > 0 ? Math.Max(oldestJointH, placedH - joint) : 0;
-            times.Add(new BatchTime(i + 1, start + Duration.FromHours(waterH), start + Duration.FromHours(placedH), start + Duration.FromHours(beginsH + (batch.Whole / 60))));
+            var struckH = soFar is null ? beginsH + (batch.Whole / 60) : placedH + (slower * (batch.Whole - batch.ToPlaced) / 60);
+            times.Add(new BatchTime(
+                i + 1, start + Duration.FromHours(waterH), start + Duration.FromHours(beginsH), start + Duration.FromHours(placedH), start + Duration.FromHours(struckH)));
             joint = waterH;
             if (i < plan.Units.Length - 1)
             {
-                var began = beginsH;
-                beginsH = After(beginsH, 1 + ageH, batch, pace, hands, away);
-                longestH = Math.Max(longestH, beginsH - began);
+                var before = beginsH;
+                beginsH = After(beginsH, 1 + ageH, batch, pace, hands, away, slower);
+                longestH = Math.Max(longestH, beginsH - before);
             }
         }
 
@@ -78,7 +86,7 @@ public sealed record PourSchedule(ImmutableArray<BatchTime> Batches, Duration St
     }
 
     // The next batch begins when a round's work is done, by those who are there.
-    private static double After(double from, double restsFromH, in BatchMinutes batch, in Pace pace, int hands, ReadOnlySpan<Away> away)
+    private static double After(double from, double restsFromH, in BatchMinutes batch, in Pace pace, int hands, ReadOnlySpan<Away> away, double slower)
     {
         var (at, left) = (from, 1.0);
         while (true)
@@ -98,7 +106,7 @@ public sealed record PourSchedule(ImmutableArray<BatchTime> Batches, Duration St
 
             if (there > 0)
             {
-                var needs = left * pace.Round(batch, there).Minutes / 60 / (at < restsFromH ? 1 : pace.WorkShare);
+                var needs = slower * left * pace.Round(batch, there).Minutes / 60 / (at < restsFromH ? 1 : pace.WorkShare);
                 if (at + needs <= until)
                 {
                     return at + needs;

@@ -10,6 +10,7 @@ public static class EventLimits
 
     private const int LongestName = 200;
     private const int MostCounted = 1_000;
+    private const int MostHands = 8; // no plan shares work among more
     private const double MostCelsius = 100;
     private const double LeastCelsius = -60;
     private const double MostAmount = 1_000_000;
@@ -25,6 +26,13 @@ public static class EventLimits
             : said.Device.Length > LongestName ? nameof(said.Device)
             : said switch
             {
+                JobEvent.DayBegun { Plan: { } plan } when plan.Wrong() is not null => nameof(JobEvent.DayBegun.Plan),
+                JobEvent.DayClosed e when NotAmount(e.BagsLeft) => nameof(e.BagsLeft),
+                JobEvent.HandsChanged { Hands: not (>= 1 and <= MostHands) } e => nameof(e.Hands),
+                JobEvent.CoverOn { Zone: { } zone } e when NotCounted(zone) => nameof(e.Zone),
+                JobEvent.Misted { Zone: { } zone } e when NotCounted(zone) => nameof(e.Zone),
+                JobEvent.JointMade e when NotCounted(e.Batch) => nameof(e.Batch),
+                JobEvent.CoverOff { Zone: { } zone } e when NotCounted(zone) => nameof(e.Zone),
                 JobEvent.BatchMixing e when NotCounted(e.Batch) => nameof(e.Batch),
                 JobEvent.BatchPlaced e when NotCounted(e.Batch) => nameof(e.Batch),
                 JobEvent.WaterAdded e when NotCounted(e.Batch) => nameof(e.Batch),

@@ -5,6 +5,7 @@ namespace SetFirm.Core.Events;
 
 /// <summary>Something that was done or seen, as it was told. A closed set of kinds; lines are only added, and a mistake is withdrawn by another line.</summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
+[JsonDerivedType(typeof(DayBegun), "dayBegun")]
 [JsonDerivedType(typeof(BatchMixing), "batchMixing")]
 [JsonDerivedType(typeof(BatchPlaced), "batchPlaced")]
 [JsonDerivedType(typeof(StruckOff), "struckOff")]
@@ -26,6 +27,10 @@ namespace SetFirm.Core.Events;
 [JsonDerivedType(typeof(BoardsOff), "boardsOff")]
 [JsonDerivedType(typeof(Coated), "coated")]
 [JsonDerivedType(typeof(CastLifted), "castLifted")]
+[JsonDerivedType(typeof(JointMade), "jointMade")]
+[JsonDerivedType(typeof(Misted), "misted")]
+[JsonDerivedType(typeof(DayClosed), "dayClosed")]
+[JsonDerivedType(typeof(HandsChanged), "handsChanged")]
 [JsonDerivedType(typeof(Withdrawn), "withdrawn")]
 public abstract record JobEvent
 {
@@ -47,6 +52,12 @@ public abstract record JobEvent
 
     /// <summary>In their words.</summary>
     public string Note { get; init; } = "";
+
+    /// <summary>The day of the pour begins, by this plan: it stands beside what happens and is not rewritten.</summary>
+    public sealed record DayBegun : JobEvent
+    {
+        public required PlanOfDay Plan { get; init; }
+    }
 
     /// <summary>Water is in the mixer.</summary>
     public sealed record BatchMixing : JobEvent
@@ -119,10 +130,18 @@ public abstract record JobEvent
     }
 
     /// <summary>Something was laid over it.</summary>
-    public sealed record CoverOn : JobEvent;
+    public sealed record CoverOn : JobEvent
+    {
+        /// <summary>From 1; null where all of it is meant.</summary>
+        public int? Zone { get; init; }
+    }
 
     /// <summary>And taken off.</summary>
-    public sealed record CoverOff : JobEvent;
+    public sealed record CoverOff : JobEvent
+    {
+        /// <summary>From 1; null where all of it is meant.</summary>
+        public int? Zone { get; init; }
+    }
 
     public sealed record Rain : JobEvent;
 
@@ -161,6 +180,40 @@ public abstract record JobEvent
     {
         /// <summary>Which product of the job, from 0.</summary>
         public required int Product { get; init; }
+    }
+
+    /// <summary>A joint was made where a batch ends: the next one need not knit with it.</summary>
+    public sealed record JointMade : JobEvent
+    {
+        /// <summary>The batch before the joint, from 1.</summary>
+        public required int Batch { get; init; }
+    }
+
+    /// <summary>A fog of water was laid over the fresh face, so that it does not dry.</summary>
+    public sealed record Misted : JobEvent
+    {
+        /// <summary>From 1; null where all of it is meant.</summary>
+        public int? Zone { get; init; }
+    }
+
+    /// <summary>The day is closed: the last tool is washed.</summary>
+    public sealed record DayClosed : JobEvent
+    {
+        /// <summary>Tools and mixer are washed.</summary>
+        public required bool Washed { get; init; }
+
+        /// <summary>What was kept back went into patches.</summary>
+        public required bool HoldBackUsed { get; init; }
+
+        /// <summary>Bags, or containers of cement, that are left over unopened.</summary>
+        public required double BagsLeft { get; init; }
+    }
+
+    /// <summary>More hands came to help, or some left, from here on.</summary>
+    public sealed record HandsChanged : JobEvent
+    {
+        /// <summary>All that are there now.</summary>
+        public required int Hands { get; init; }
     }
 
     /// <summary>Cast pieces were lifted out of their moulds.</summary>

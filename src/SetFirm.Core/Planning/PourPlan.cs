@@ -81,7 +81,7 @@ public sealed record PourPlan
     /// <param name="remarks">Takes findings and reasons.</param>
     public PourPlan Again(HourlyWeather weather, Told told, Instant? asOf, Remarks remarks)
     {
-        var day = Load.Task is null ? null : DayPlanner.Plan(Load.Task, weather, remarks);
+        var day = Load.Task is null ? null : DayPlanner.Plan(Load.Task, weather, remarks, DayFacts.Of(told, asOf));
         var cure = day is null || Curing is null ? null : CureAdvice.Plan(
             Curing, new CureSite(day.Youngest, day.CoverFrom, Use, Load.Sketch.DateAt), weather, told, asOf, remarks);
         return this with { Day = day, Cure = cure, Told = told, AsOf = asOf };

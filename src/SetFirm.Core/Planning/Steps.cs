@@ -11,6 +11,9 @@ public enum Step
     Load,
     Buy,
     Day,
+
+    /// <summary>The board on the day: it decides nothing in the document.</summary>
+    Pour,
     Cure,
 }
 
@@ -37,6 +40,7 @@ public static class Steps
         (Step.Load, [Places.Mixing.Self, Places.Pours], plan => plan.Pour?.Load.Load is not null),
         (Step.Buy, [Places.Buy.Self], plan => plan.Buy is not null),
         (Step.Day, [Places.Day.Self, Places.TimeZone, Places.Site.Self], plan => plan.Pour?.Day is not null),
+        (Step.Pour, [], plan => plan.Pour?.Day is not null),
         (Step.Cure, [Places.Cure.Self], plan => plan.Pour?.Cure is not null),
     ];
 

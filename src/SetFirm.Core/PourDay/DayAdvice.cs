@@ -327,8 +327,13 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
         var crew = plan.Pour.Crew;
         var more = Enumerable.Range(crew.Hands + 1, Math.Max(0, Math.Min(LoadAdvice.MostHands, crew.Hands + 2) - crew.Hands));
         var ways = more.Select(h => (Hands: h, DayPlanner.WhatIf(task, task.Load.With(crew with { Hands = h }), weather, plan.Start, remarks.Budget).LateH)).ToArray();
+        if (ways.Length == 0)
+        {
+            return null; // there are as many as a plan takes
+        }
+
         var best = ways.FirstOrDefault(w => w.LateH <= 0, ways.MinBy(w => w.LateH));
-        return ways.Length == 0 || best.LateH >= lateH ? null : new Remedy(
+        return best.LateH >= lateH ? null : new Remedy(
             new Mend.AddHand(Hands: best.Hands, LateMin: best.LateH * 60), [new Edit(at.Mixing.Hands, Number: best.Hands)]);
     }
 

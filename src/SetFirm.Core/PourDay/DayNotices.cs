@@ -71,11 +71,26 @@ public abstract partial record Mend
 
     public sealed record WarmWater(double WaterC, double MixC) : Mend;
 
+    /// <summary>A joint where this batch ends: the next one need not knit with it.</summary>
+    public sealed record JointHere(int Batch) : Mend;
+
+    /// <summary>The cover that stands ready goes on.</summary>
+    public sealed record CoverNow : Mend;
+
     public sealed record CoolWater(double WaterC, double MixC) : Mend;
 }
 
 public abstract partial record Why
 {
+    /// <summary>What the signs say of a zone's set: what is believed before any, what was read, what is believed now.</summary>
+    public sealed record ZoneSet(int Zone, int Signs, double SharedDoubtPct, double OwnDoubtPct, double PourPct, double DoubtPct) : Why;
+
+    /// <summary>One sign: by the plan's clock, by the slab, and what that makes of the zone.</summary>
+    public sealed record SignRead(int Zone, double PlannedAt, double SaysLeast, double SaysMost, double DoubtPct) : Why;
+
+    /// <summary>The sheens that were seen gone, and how long they stay against what was reckoned.</summary>
+    public sealed record SheenRead(int Seen, double DoubtPct, double LongerPct) : Why;
+
     public sealed record JointAge(double LimitMin, double InitialSetH, double MixC, double Progress) : Why;
 
     public sealed record PassWindow(double OpensAt, double ClosesAt, double InitialSetH, double ConcreteC, double DoubtPct, int Members) : Why;

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using NodaTime;
 using SetFirm.Core.Batching;
 using SetFirm.Core.Events;
+using SetFirm.Core.Findings;
 using SetFirm.Core.Finishing;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Setting;
@@ -21,7 +22,14 @@ namespace SetFirm.Core.PourDay;
 /// <param name="Hand">Which pair of hands, from 0; null for what goes along with placing.</param>
 /// <param name="Hands">How many share it.</param>
 public sealed record PassPlan(
-    Pass Pass, Instant Opens, Instant Closes, Instant OpensEarliest, Instant OpensLatest, Instant ClosesEarliest, Instant ClosesLatest, Instant? Begins, Duration Work, int? Hand, int Hands);
+    Pass Pass, Instant Opens, Instant Closes, Instant OpensEarliest, Instant OpensLatest, Instant ClosesEarliest, Instant ClosesLatest, Instant? Begins, Duration Work, int? Hand, int Hands)
+{
+    /// <summary>When it was told to be begun.</summary>
+    public Instant? Begun { get; init; }
+
+    /// <summary>When it was told to be done, or something after it was.</summary>
+    public Instant? Done { get; init; }
+}
 
 /// <summary>A part finished as one.</summary>
 /// <param name="Number">From 1, over the whole pour.</param>
@@ -90,6 +98,21 @@ public sealed record DayPlan(
 {
     /// <summary>It has set, or as far as the day is followed.</summary>
     public Instant SetBy => FinalSet ?? Start + DaySimulation.Sight;
+
+    /// <summary>What the signs told of it say; null while nothing of the day is told.</summary>
+    public Retiming? Retimed { get; init; }
+
+    /// <summary>What the last of them changed; null where there is none.</summary>
+    public SignEffect? LastChange { get; init; }
+
+    /// <summary>What its batches and zones were when the day began, or are now where it has not.</summary>
+    public required PlanOfDay Planned { get; init; }
+
+    /// <summary>What is coming at a day under way, with what can be done now, the gravest first.</summary>
+    public ImmutableArray<Finding> Ahead { get; init; } = [];
+
+    /// <summary>What was told of it; null while nothing is.</summary>
+    public DayFacts? Facts { get; init; }
 
     public double PeakEvaporationKgM2H => Best.PeakEvaporationKgM2H;
 

@@ -30,27 +30,35 @@ public static class DayPlanner
     /// <param name="task">As said.</param>
     /// <param name="weather">Hours at the site.</param>
     /// <param name="remarks">Takes findings and reasons.</param>
-    public static DayPlan Plan(PourTask task, HourlyWeather weather, Remarks remarks)
+    /// <param name="facts">What was told of the day; null while nothing is.</param>
+    public static DayPlan Plan(PourTask task, HourlyWeather weather, Remarks remarks, DayFacts? facts = null)
     {
         ArgumentNullException.ThrowIfNull(task);
         ArgumentNullException.ThrowIfNull(weather);
         ArgumentNullException.ThrowIfNull(remarks);
-        var (start, load) = (task.StartsAt, task.Load);
         var (fine, coarse) = (new WatchedSlab(Fine, remarks.Budget), new WatchedSlab(Coarse, remarks.Budget));
-        var (schedule, pour, away) = Settled.Of(task, load, weather, start, coarse);
-        LoadAdvice.CheckDay(load, task.Recipe, l => PourSchedule.Of(l, start, away.AsSpan()).Mixing, task.At.Mixing, remarks);
-        var asForeseen = new Member(weather, 1, 1);
-        var best = new DaySimulation(pour, fine, Closeness.Ends);
+        var load = facts?.Hands is { } hands ? task.Load.With(task.Load.Crew with { Hands = hands }) : task.Load;
+        var (start, schedule, pour, away, retimed) = Known(task, load, weather, facts, fine, coarse);
+        if (facts is null)
+        {
+            LoadAdvice.CheckDay(load, task.Recipe, l => PourSchedule.Of(l, start, away.AsSpan()).Mixing, task.At.Mixing, remarks);
+        }
+
+        var progress = facts is null ? null : new DayProgress(facts, pour, start);
+        var asForeseen = retimed?.Likeliest(weather) ?? new Member(weather, 1, 1);
+        var best = new DaySimulation(pour, fine, Closeness.Ends, progress: progress);
         var outcome = best.Run(asForeseen, start);
-        var paths = new DaySimulation(pour, coarse);
-        var members = Members.Of(weather, BandMembers);
+        var paths = new DaySimulation(pour, coarse, progress: progress);
+        var members = retimed is null ? Members.Of(weather, BandMembers) : Members.Of(weather, BandMembers, retimed.Set, retimed.Sheen);
         var bands = new PassBands(paths, asForeseen, start, members.Count);
         var judge = new DayJudge(pour, weather, schedule.JointAge);
         var odds = judge.Odds(start, members, paths, bands.Take);
         var (airC, mixC) = (judge.AirC(weather, start), judge.MixC(weather, start));
-        var zones = Zones(task, load, schedule, pour, best, bands, start);
+        var zones = Zones(task, load, schedule, pour, best, bands, start, facts, progress);
         ImmutableArray<PassTask> tasks = [.. best.Tasks.ToArray().Where(t => best.Spans[best.FirstSpanOf(t.Zone) + t.Pass].IsReached)];
-        var doneBy = start + Duration.FromHours(Math.Max(pour.MixingEndsH, tasks.IsEmpty ? 0 : tasks.Max(t => t.EndsH)));
+        var doneBy = start + Duration.FromHours(progress is null
+            ? Math.Max(pour.MixingEndsH, tasks.IsEmpty ? 0 : tasks.Max(t => t.EndsH))
+            : Math.Min(outcome.DoneH, DaySimulation.Sight.TotalHours));
         Instant? Reached(double hours) => hours <= DaySimulation.Sight.TotalHours ? start + Duration.FromHours(hours) : null;
         var finalSet = Reached(best.Zones[^1].FinalSetH);
         var until = Instant.Max(finalSet ?? start + DaySimulation.Sight, doneBy);
@@ -68,11 +76,151 @@ public static class DayPlanner
             pour.Site.UnderSky ? weather.RainChance(start, finalSet ?? start + DaySimulation.Sight) : 0,
             outcome, odds, start >= weather.Start && (finalSet ?? doneBy) <= weather.End, judge.JointLimit(mixC), judge.Light(start), zones, tasks,
             Hours(oldest, weather, pour.Site, start, until),
-            pour.At(last, last.YoungestWaterH, last.PlacedH, pour.Mix, mixC, start));
+            pour.At(last, last.YoungestWaterH, last.PlacedH, retimed is null ? pour.Mix : pour.Mix.Setting(Math.Exp(retimed.Set.Zones[^1].Mean)), mixC, start))
+        {
+            Retimed = retimed,
+            Facts = facts,
+            Planned = facts?.Plan ?? PlanOf(task, load, schedule, zones, start, doneBy),
+            LastChange = retimed is null ? null : Change(task, weather, facts!, fine, coarse, zones, start, retimed),
+        };
+        if (facts is not null)
+        {
+            // What a plan may still decide is past: what can be done now is told of the board.
+            ExplainSigns(plan, remarks);
+            (double, Instant) WithHands(int h)
+            {
+                var (begins, rounds, more, _, timed) = Known(task, task.Load.With(task.Load.Crew with { Hands = h }), weather, facts, fine, coarse);
+                var would = new DaySimulation(more, coarse, progress: new DayProgress(facts, more, begins)).Run(timed!.Likeliest(weather), begins);
+                return (would.LateH, rounds.MixingEnds);
+            }
+
+            return plan with { Ahead = new BoardAdvice(plan, task, weather, judge, WithHands).Check() };
+        }
+
         Explain(plan, task, youngest, remarks);
         new DayAdvice(plan, task, weather, judge, remarks).Check();
         return plan;
     }
+
+    // The batches as they go, and what the signs say of the clock.
+    private static (Instant Start, PourSchedule Schedule, DayPour Pour, ImmutableArray<Away> Away, Retiming? Retimed) Known(
+        PourTask task, LoadPlan load, HourlyWeather weather, DayFacts? facts, ISlabModel fine, ISlabModel coarse)
+    {
+        if (facts is null)
+        {
+            var planned = Settled.Of(task, load, weather, task.StartsAt, coarse);
+            return (task.StartsAt, planned.Schedule, planned.Pour, planned.Away, null);
+        }
+
+        IReadOnlyList<PlannedBatch> batches = facts.Plan is { } plan && plan.Batches.Count == load.Batches.Units.Length
+            ? plan.Batches
+            : [.. PourSchedule.Of(task.Load, task.StartsAt).Batches.Select(b => new PlannedBatch(b.Begun, b.Placed))];
+        var start = facts.Start(task, batches);
+        var (schedule, pour, away) = Settled.Of(task, load, weather, start, coarse, facts, batches);
+        return (start, schedule, pour, away, Retiming.Of(pour, fine, weather, start, facts, facts.SoFar(batches)));
+    }
+
+    private static PlanOfDay PlanOf(PourTask task, LoadPlan load, PourSchedule schedule, ImmutableArray<ZonePlan> zones, Instant start, Instant doneBy)
+    {
+        var cut = DayPour.Cut(task, load, schedule);
+        return new PlanOfDay
+        {
+            Start = start,
+            MixingEnds = schedule.MixingEnds,
+            DoneBy = doneBy,
+            Batches = [.. schedule.Batches.Select(b => new PlannedBatch(b.Begun, b.Placed))],
+            Zones =
+            [
+                .. zones.Select((z, i) => new PlannedZone(
+                    z.Element, z.FirstBatch, z.LastBatch, cut[i].From, cut[i].To, z.SheenGone, [.. z.Passes.Select(p => new PlannedPass(p.Pass, p.Opens, p.Closes, p.Begins))])),
+            ],
+        };
+    }
+
+    // The windows as they would be without the last thing told, beside those that are.
+    private static SignEffect? Change(
+        PourTask task, HourlyWeather weather, DayFacts facts, ISlabModel fine, ISlabModel coarse, ImmutableArray<ZonePlan> zones, Instant start, Retiming retimed)
+    {
+        if (facts.BeforeLastSign() is not ({ } before, var sign))
+        {
+            return null;
+        }
+
+        var load = before.Hands is { } hands ? task.Load.With(task.Load.Crew with { Hands = hands }) : task.Load;
+        var was = Known(task, load, weather, before, fine, coarse);
+        if (was.Pour.Zones.Length != zones.Length)
+        {
+            return null;
+        }
+
+        var best = new DaySimulation(was.Pour, fine, Closeness.Ends, progress: new DayProgress(before, was.Pour, was.Start));
+        best.Run(was.Retimed!.Likeliest(weather), was.Start);
+        var moved = new List<WindowMoved>();
+        for (var z = 0; z < zones.Length; z++)
+        {
+            foreach (var pass in zones[z].Passes.Where(p => p.Done is null && p.Begins is not null && p.Closes > facts.Now))
+            {
+                var p = was.Pour.Zones[z].Rules.IndexOf(was.Pour.Zones[z].Rules.First(r => r.Pass == pass.Pass));
+                var span = best.Spans[best.FirstSpanOf(z) + p];
+                if (!span.IsReached || span.ClosesH > DaySimulation.Sight.TotalHours)
+                {
+                    continue;
+                }
+
+                var (opens, closes) = (was.Start + Duration.FromHours(span.OpensH), was.Start + Duration.FromHours(span.ClosesH));
+                if (Apart(opens, pass.Opens) || Apart(closes, pass.Closes))
+                {
+                    moved.Add(new WindowMoved(z + 1, pass.Pass, new Window(opens, closes), new Window(pass.Opens, pass.Closes)));
+                }
+            }
+        }
+
+        int? zone = sign switch
+        {
+            JobEvent.ThumbTest e => e.Zone,
+            JobEvent.SheenGone e => e.Zone,
+            JobEvent.PassBegun e => e.Zone,
+            JobEvent.PassDone e => e.Zone,
+            _ => null,
+        };
+        double Later(Retiming of) => Pct(zone is { } n && n <= zones.Length ? of.Set.Zones[n - 1].Mean : of.Set.Common.Mean);
+        return new SignEffect(sign, zone, Later(was.Retimed!), Later(retimed), [.. moved.OrderBy(m => m.After.Opens).ThenBy(m => m.Zone)]);
+    }
+
+    private static void ExplainSigns(DayPlan plan, Remarks remarks)
+    {
+        var (set, sheen, signs) = (plan.Retimed!.Set, plan.Retimed.Sheen, plan.Retimed.Signs);
+        for (var z = 0; z < set.Zones.Length; z++)
+        {
+            var count = signs.Count(s => s.Zone == z && s.Line is not JobEvent.SheenGone);
+            remarks.WhyOf(
+                FormattableString.Invariant($"zone-{z + 1}"),
+                new Why.ZoneSet(z + 1, count, SetBelief.SharedDoubt * 100, SetBelief.OwnDoubt * 100, Pct(set.Common.Mean), set.Zones[z].Deviation * 100), Pct(set.Zones[z].Mean), Source.AstmC1074);
+        }
+
+        foreach (var sign in signs.Where(s => s.Line is not JobEvent.SheenGone))
+        {
+            var says = sign.Says;
+            // Back from the factor to the set progress that the slab shows.
+            double Shown(double log) => double.IsFinite(log) ? sign.PlannedAt / Math.Exp(log) : log < 0 ? MostProgress : 0;
+            remarks.WhyOf(
+                sign.Line.Id.ToString("D"), new Why.SignRead(sign.Zone + 1, sign.PlannedAt, Shown(says.Most), Shown(says.Least), says.Doubt * 100), Pct(set.Zones[sign.Zone].Mean), Source.Aci302);
+        }
+
+        if (signs.Count(s => s.Line is JobEvent.SheenGone) is > 0 and var seen)
+        {
+            remarks.Why(new Why.SheenRead(seen, Members.SheenDoubt * 100, Pct(sheen.Mean)), Math.Exp(sheen.Mean), Source.SitePractice);
+        }
+    }
+
+    // Of a factor's logarithm: so much later.
+    private static double Pct(double log) => 100 * (Math.Exp(log) - 1);
+
+    /// <summary>No sign speaks of more set progress.</summary>
+    private const double MostProgress = 9;
+
+    // By more than a minute.
+    private static bool Apart(Instant a, Instant b) => Math.Abs((a - b).TotalMinutes) > 1;
 
     /// <summary>What comes of a pour if nothing is off, as closely as many paths are followed.</summary>
     public static DayOutcome WhatIf(DayPour pour, HourlyWeather weather, Instant start, Budget budget) => new DaySimulation(pour, new WatchedSlab(Coarse, budget)).Run(new Member(weather, 1, 1), start);
@@ -82,11 +230,12 @@ public static class DayPlanner
         WhatIf(Settled.Of(task, load, weather, start, new WatchedSlab(Coarse, budget)).Pour, weather, start, budget);
 
     private static ImmutableArray<ZonePlan> Zones(
-        PourTask task, LoadPlan load, PourSchedule schedule, DayPour pour, DaySimulation best, PassBands bands, Instant start)
+        PourTask task, LoadPlan load, PourSchedule schedule, DayPour pour, DaySimulation best, PassBands bands, Instant start, DayFacts? facts, DayProgress? progress)
     {
-        var cut = DayPour.Cut(task, load, schedule);
+        var cut = DayPour.Cut(task, load, schedule, facts);
         var cap = DaySimulation.Sight.TotalHours;
         Instant At(double hours) => start + Duration.FromHours(Math.Min(hours, cap));
+        Instant? Told(double hours) => double.IsNaN(hours) ? null : start + Duration.FromHours(hours);
         var zones = ImmutableArray.CreateBuilder<ZonePlan>(cut.Length);
         for (var z = 0; z < cut.Length; z++)
         {
@@ -114,7 +263,11 @@ public static class DayPlanner
 
                 passes.Add(new PassPlan(
                     rule.Pass, Placed(span.OpensH), Placed(span.ClosesH), Placed(band.OpensEarly), Placed(band.OpensLate), Placed(band.ClosesEarly), Placed(band.ClosesLate),
-                    made is { } b ? At(b.BeginsH) : null, Duration.FromHours(made?.WorkH ?? 0), made?.Hand, made?.Hands ?? 0));
+                    made is { } b ? At(b.BeginsH) : null, Duration.FromHours(made?.WorkH ?? 0), made?.Hand, made?.Hands ?? 0)
+                {
+                    Begun = progress is null ? null : Told(progress.BegunH(z, p)),
+                    Done = progress is null ? null : Told(progress.DoneH(z, p)),
+                });
             }
 
             var outcome = best.Zones[z];

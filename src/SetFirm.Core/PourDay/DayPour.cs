@@ -115,7 +115,8 @@ public sealed record DayPour
     /// <param name="load">Its batches.</param>
     /// <param name="schedule">When each is mixed and placed.</param>
     /// <param name="weather">Hours at the site.</param>
-    public static DayPour Of(PourTask task, LoadPlan load, PourSchedule schedule, HourlyWeather weather)
+    /// <param name="facts">What was told of it; null while nothing is.</param>
+    public static DayPour Of(PourTask task, LoadPlan load, PourSchedule schedule, HourlyWeather weather, DayFacts? facts = null)
     {
         ArgumentNullException.ThrowIfNull(schedule);
         ArgumentNullException.ThrowIfNull(task);
@@ -144,12 +145,13 @@ public sealed record DayPour
             Mix = mix,
             Zones =
             [
-                .. Cut(task, load, schedule).Select(z =>
+                .. Cut(task, load, schedule, facts).Select((z, number) =>
                 {
                     var (element, first, last) = (task.Elements[z.Element], schedule.Batches[z.FirstBatch], schedule.Batches[z.LastBatch]);
                     return new DayZone(
                         Rules(element), element.Depth, element.Below, element.FaceM2 * (z.To - z.From),
-                        Hours(first.WaterAdded), Hours(last.WaterAdded), Hours(first.Placed), Hours(last.Placed), Hours(last.StruckOff), element.Back);
+                        Hours(first.WaterAdded), Hours(last.WaterAdded), Hours(first.Placed), Hours(last.Placed),
+                        Hours(facts?.StruckOff(number) is { } struck ? Instant.Max(struck, last.Placed) : last.StruckOff), element.Back);
                 }),
             ],
             Crew = load.Crew,
@@ -164,11 +166,11 @@ public sealed record DayPour
         };
     }
 
-    /// <summary>Its zones, by batches and elements.</summary>
-    public static ImmutableArray<Zone> Cut(PourTask task, LoadPlan load, PourSchedule schedule)
+    /// <summary>Its zones, by batches and elements: as they were when the day began, else as the batches make them.</summary>
+    public static ImmutableArray<Zone> Cut(PourTask task, LoadPlan load, PourSchedule schedule, DayFacts? facts = null)
     {
         ArgumentNullException.ThrowIfNull(task);
         ArgumentNullException.ThrowIfNull(load);
-        return PourDay.Zones.Cut(load.Batches, schedule, [.. task.Elements.Select(e => e.PourL)], task.Recipe.Mix.ToInitialSet);
+        return facts?.Zones(task) ?? PourDay.Zones.Cut(load.Batches, schedule, [.. task.Elements.Select(e => e.PourL)], task.Recipe.Mix.ToInitialSet);
     }
 }

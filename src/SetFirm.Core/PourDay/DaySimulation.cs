@@ -54,6 +54,8 @@ public sealed class DaySimulation : IPassRests
     private readonly DayPour pour;
     private readonly ISlabModel model;
     private readonly Duration? until;
+    private readonly DayProgress? progress;
+    private readonly PassClock[] own;
     private readonly (int Before, int After, double Share)[] between;
     private readonly int[] followed;
     private readonly int[] firstSpan;
@@ -68,16 +70,19 @@ public sealed class DaySimulation : IPassRests
     private readonly int[] chainOf;
     private readonly Dictionary<double, MixPaths> mixes;
     private MixPaths mix;
+    private ImmutableArray<double> factors = [];
 
     /// <param name="pour">Whichever hour it begins in.</param>
     /// <param name="model">Follows a zone.</param>
     /// <param name="closeness">How closely.</param>
     /// <param name="before">One of the same mix and finishes, whose clocks are taken over.</param>
     /// <param name="until">Followed no further; what is reached later is as if it were never.</param>
-    public DaySimulation(DayPour pour, ISlabModel model, Closeness closeness = Closeness.Middles, DaySimulation? before = null, Duration? until = null)
+    /// <param name="progress">What was told of its passes; null while nothing is. Each zone is then followed for itself.</param>
+    public DaySimulation(
+        DayPour pour, ISlabModel model, Closeness closeness = Closeness.Middles, DaySimulation? before = null, Duration? until = null, DayProgress? progress = null)
     {
         ArgumentNullException.ThrowIfNull(pour);
-        (this.pour, this.model, this.until) = (pour, model, until);
+        (this.pour, this.model, this.until, this.progress) = (pour, model, until, progress);
         var zones = pour.Zones;
         ImmutableArray<PassRule>[] chains = [.. zones.Select(z => z.Rules).Distinct()];
         var same = before is not null && before.pour.Mix == pour.Mix && before.clocks.Length == chains.Length && before.clocks.Zip(chains).All(p => p.First.Rules.SequenceEqual(p.Second));
@@ -86,11 +91,12 @@ public sealed class DaySimulation : IPassRests
         chainOf = [.. zones.Select(z => Array.IndexOf(chains, z.Rules))];
         firstSpan = [.. zones.Select((_, z) => zones.Take(z).Sum(before => before.Rules.Length))];
         spans = new PassSpan[zones.Sum(z => z.Rules.Length)];
-        tasks = new PassTask[zones.Sum(z => z.Rules.Count(r => r.PaceM2H > 0))];
+        tasks = new PassTask[zones.Select((zone, z) => zone.Rules.Where((r, p) => r.PaceM2H > 0 && progress?.IsDone(z, p) != true).Count()).Sum()];
+        own = progress is null ? [] : new PassClock[zones.Length];
         heads = new int[tasks.Length];
         outcomes = new ZoneOutcome[zones.Length];
         ends = closeness == Closeness.Ends ? [] : null;
-        between = ends is null ? Between(zones, MostInARow(closeness)) : [.. zones.Select((_, z) => (z, z, 0.0))];
+        between = ends is null && progress is null ? Between(zones, MostInARow(closeness)) : [.. zones.Select((_, z) => (z, z, 0.0))];
         followed = [.. Enumerable.Range(0, zones.Length).Where(z => between[z].Share == 0)];
         var ages = clocks.Max(c => c.Ages.Length);
         (youngReached, oldReached) = ([.. zones.Select((_, z) => between[z].Share == 0 ? new double[ages] : [])], new double[ages]);
@@ -119,19 +125,25 @@ public sealed class DaySimulation : IPassRests
         var mixC = pour.MixC(airC);
         var (deficit, evaporation, frozen) = (0.0, 0.0, false);
         ends?.Clear();
+        factors = member.ZoneFactors;
         foreach (var z in followed)
         {
             var zone = pour.Zones[z];
+            if (!factors.IsEmpty)
+            {
+                own[z] = clocks[chainOf[z]].Setting(factors[z]);
+            }
+
             SlabMarks oldest, youngest;
             if (ends is null)
             {
                 var toPlaced = zone.PlacedH - zone.YoungestWaterH;
-                youngest = oldest = Mark(z, zone.MiddleWaterH, zone.MiddleWaterH + toPlaced, mixC, start, member, youngReached[z]);
+                youngest = oldest = Seen(z, zone.MiddleWaterH, Mark(z, zone.MiddleWaterH, zone.MiddleWaterH + toPlaced, mixC, start, member, youngReached[z]));
             }
             else
             {
-                oldest = End(z, zone.OldestWaterH, zone.FirstPlacedH, mixC, start, member, oldReached);
-                youngest = End(z, zone.YoungestWaterH, zone.PlacedH, mixC, start, member, youngReached[z]);
+                oldest = Seen(z, zone.OldestWaterH, End(z, zone.OldestWaterH, zone.FirstPlacedH, mixC, start, member, oldReached));
+                youngest = Seen(z, zone.YoungestWaterH, End(z, zone.YoungestWaterH, zone.PlacedH, mixC, start, member, youngReached[z]));
             }
 
             Spread(z, new ZoneCourse
@@ -145,7 +157,7 @@ public sealed class DaySimulation : IPassRests
                 YoungestReachedH = youngReached[z],
                 Oldest = oldest,
                 Youngest = youngest,
-                SheenFactor = member.SheenFactor,
+                SheenFactor = progress is null || double.IsNaN(progress.SheenGoneH(z)) ? member.SheenFactor : 1,
             });
             // A back dries as it likes.
             deficit = zone.Back ? deficit : Math.Max(deficit, Math.Max(oldest.PeakDeficitKgM2H, youngest.PeakDeficitKgM2H));
@@ -157,8 +169,15 @@ public sealed class DaySimulation : IPassRests
         return Outcome(deficit, evaporation, frozen);
     }
 
+    private PassClock ClockOf(int z) => factors.IsEmpty ? mix.Clocks[chainOf[z]] : own[z];
+
+    // What was seen stands in place of what is reckoned.
+    private SlabMarks Seen(int z, double waterH, in SlabMarks marks) => progress?.SheenGoneH(z) is { } gone && !double.IsNaN(gone)
+        ? marks with { SheenGoneH = gone - waterH, ToDragH = double.PositiveInfinity }
+        : marks;
+
     private SlabMarks Mark(int z, double waterH, double placedH, double mixC, Instant start, Member member, double[] reached) => model.Mark(
-        pour.At(pour.Zones[z], waterH, placedH, mix.Mix, mixC, start), member.Weather, mix.Clocks[chainOf[z]].Ages, mix.FrostSafeH, SightFrom(waterH), reached);
+        pour.At(pour.Zones[z], waterH, placedH, mix.Mix, mixC, start), member.Weather, ClockOf(z).Ages, mix.FrostSafeH, SightFrom(waterH), reached);
 
     // In whole hours, so that steps are shared.
     private Duration SightFrom(double waterH) => until is { } end ? Duration.FromHours(Math.Clamp(Math.Ceiling(end.TotalHours - waterH), 1, Sight.TotalHours)) : Sight;
@@ -167,7 +186,7 @@ public sealed class DaySimulation : IPassRests
     private SlabMarks End(int z, double waterH, double placedH, double mixC, Instant start, Member member, double[] reached)
     {
         var zone = pour.Zones[z];
-        var key = (chainOf[z], zone.Depth, zone.Below, waterH);
+        var key = (factors.IsEmpty ? chainOf[z] : -1 - z, zone.Depth, zone.Below, waterH);
         if (!ends!.TryGetValue(key, out var known))
         {
             var marks = Mark(z, waterH, placedH, mixC, start, member, reached);
@@ -200,7 +219,7 @@ public sealed class DaySimulation : IPassRests
 
     private void Spread(int z, in ZoneCourse course)
     {
-        var clock = mix.Clocks[chainOf[z]];
+        var clock = ClockOf(z);
         for (var p = 0; p < clock.Rules.Length; p++)
         {
             spans[firstSpan[z] + p] = clock.Span(p, course);
@@ -235,22 +254,44 @@ public sealed class DaySimulation : IPassRests
 
     private DayOutcome Outcome(double deficit, double evaporation, bool frozen)
     {
-        var n = 0;
+        var (n, lastH) = (0, pour.MixingEndsH);
         for (var z = 0; z < pour.Zones.Length; z++)
         {
             var zone = pour.Zones[z];
+            var doneH = double.NaN;
             for (var p = 0; p < zone.Rules.Length; p++)
             {
-                if (zone.Rules[p].PaceM2H is > 0 and var pace)
+                if (zone.Rules[p].PaceM2H is not (> 0 and var pace))
+                {
+                    continue;
+                }
+
+                if (progress?.IsDone(z, p) == true)
+                {
+                    doneH = progress.DoneH(z, p);
+                    lastH = Math.Max(lastH, doneH);
+                }
+                else
                 {
                     var span = spans[firstSpan[z] + p];
                     // What is never reached is put off to the end of what is followed: the day is then too cold, and says so.
-                    tasks[n++] = new PassTask(z, p, Math.Min(span.OpensH, Sight.TotalHours), Math.Min(span.ClosesH, Sight.TotalHours), zone.AreaM2 / pace);
+                    var task = new PassTask(z, p, Math.Min(span.OpensH, Sight.TotalHours), Math.Min(span.ClosesH, Sight.TotalHours), zone.AreaM2 / pace);
+                    if (progress is not null)
+                    {
+                        task = task with { BegunH = progress.BegunH(z, p) };
+                        if (!double.IsNaN(doneH))
+                        {
+                            (task.OpensH, task.ClosesH) = ((IPassRests)this).After(task, doneH);
+                            doneH = double.NaN; // the one after it waits for this one
+                        }
+                    }
+
+                    tasks[n++] = task;
                 }
             }
         }
 
-        PassCrew.Schedule(tasks, pour.Crew.Hands, PassCrew.CalledAway(pour.Crew), pour.MixingEndsH, this, heads);
+        PassCrew.Schedule(tasks, pour.Crew.Hands, PassCrew.CalledAway(pour.Crew), pour.MixingEndsH, this, heads, progress?.NowH ?? double.NegativeInfinity);
         foreach (var task in tasks)
         {
             // A window opens when the pass before it is done and rested.
@@ -258,7 +299,7 @@ public sealed class DaySimulation : IPassRests
             span = span.IsReached ? new PassSpan(Math.Max(span.OpensH, task.OpensH), Math.Max(Math.Max(span.ClosesH, task.ClosesH), task.OpensH)) : span;
         }
 
-        var (done, late, which) = (pour.MixingEndsH, PassCrew.SlackH, -1);
+        var (done, late, which) = (lastH, PassCrew.SlackH, -1);
         for (var i = 0; i < tasks.Length; i++)
         {
             done = Math.Max(done, tasks[i].EndsH);
@@ -273,7 +314,7 @@ public sealed class DaySimulation : IPassRests
         var z = task.Zone;
         var (before, after, share) = between[z];
         var of = share < 0.5 ? before : after;
-        var (rule, clock, reached) = (pour.Zones[z].Rules[task.Pass], mix.Clocks[chainOf[z]], youngReached[of]);
+        var (rule, clock, reached) = (pour.Zones[z].Rules[task.Pass], ClockOf(z), youngReached[of]);
         // Like zones go alike, each from its own water.
         var water = ends is null ? pour.Zones[z].MiddleWaterH : pour.Zones[z].YoungestWaterH;
         var opens = Math.Max(task.OpensH, clock.After(doneH, water, reached, rule.Rest, double.PositiveInfinity));

@@ -19,6 +19,9 @@ public record struct PassTask(int Zone, int Pass, double OpensH, double ClosesH,
     /// <summary>How many share it; set by the crew.</summary>
     public int Hands { get; set; } = 1;
 
+    /// <summary>When somebody was told to have begun it; NaN where nobody was.</summary>
+    public double BegunH { get; init; } = double.NaN;
+
     public readonly double EndsH => BeginsH + (WorkH / Math.Max(1, Hands));
 
     /// <summary>How much too late it is begun, hours.</summary>
@@ -57,14 +60,16 @@ public static class PassCrew
     /// <param name="mixingEndsH">When the rest are free.</param>
     /// <param name="rests">Between passes.</param>
     /// <param name="heads">Room for the task that comes next in each zone, as long as the tasks.</param>
-    public static void Schedule<TRests>(Span<PassTask> tasks, int hands, int whileMixing, double mixingEndsH, TRests rests, Span<int> heads)
+    /// <param name="nowH">What is not begun begins no sooner; what is goes on until then at the least.</param>
+    public static void Schedule<TRests>(
+        Span<PassTask> tasks, int hands, int whileMixing, double mixingEndsH, TRests rests, Span<int> heads, double nowH = double.NegativeInfinity)
         where TRests : IPassRests
     {
         hands = Math.Clamp(hands, 1, MostHands);
         Span<double> free = stackalloc double[MostHands];
         for (var h = 0; h < hands; h++)
         {
-            free[h] = h < whileMixing ? double.NegativeInfinity : mixingEndsH;
+            free[h] = Math.Max(nowH, h < whileMixing ? double.NegativeInfinity : mixingEndsH);
         }
 
         var zones = 0;
@@ -73,6 +78,15 @@ public static class PassCrew
             if (i == 0 || tasks[i].Zone != tasks[i - 1].Zone)
             {
                 heads[zones++] = i;
+            }
+        }
+
+        for (var i = zones - 1; i >= 0; i--)
+        {
+            if (!double.IsNaN(tasks[heads[i]].BegunH))
+            {
+                GoOn(ref tasks[heads[i]], free[..hands], nowH);
+                zones = Next(tasks, heads, zones, i, tasks[heads[i]].EndsH, rests);
             }
         }
 
@@ -105,18 +119,39 @@ public static class PassCrew
                 }
             }
 
-            var next = heads[chosen] + 1;
-            if (next < tasks.Length && tasks[next].Zone == task.Zone)
-            {
-                ref var follows = ref tasks[next];
-                (follows.OpensH, follows.ClosesH) = rests.After(follows, done);
-                heads[chosen] = next;
-            }
-            else
-            {
-                heads[chosen] = heads[--zones];
-            }
+            zones = Next(tasks, heads, zones, chosen, done, rests);
         }
+    }
+
+    // Somebody is at it.
+    private static void GoOn(ref PassTask task, Span<double> free, double nowH)
+    {
+        var hand = 0;
+        for (var h = 1; h < free.Length; h++)
+        {
+            hand = free[h] < free[hand] ? h : hand;
+        }
+
+        (task.BeginsH, task.Hand, task.Hands) = (task.BegunH, hand, 1);
+        task.WorkH = Math.Max(task.WorkH, nowH - task.BegunH);
+        free[hand] = Math.Max(free[hand], task.EndsH);
+    }
+
+    // The zone's next pass rests first; a zone that has none any more is left out.
+    private static int Next<TRests>(Span<PassTask> tasks, Span<int> heads, int zones, int of, double done, TRests rests)
+        where TRests : IPassRests
+    {
+        var next = heads[of] + 1;
+        if (next < tasks.Length && tasks[next].Zone == tasks[heads[of]].Zone)
+        {
+            ref var follows = ref tasks[next];
+            (follows.OpensH, follows.ClosesH) = rests.After(follows, done);
+            heads[of] = next;
+            return zones;
+        }
+
+        heads[of] = heads[zones - 1];
+        return zones - 1;
     }
 
     // Of the tasks that come next in their zones: of those open by now the one that closes first; where none is open, the one that opens first; else that of the earlier zone.

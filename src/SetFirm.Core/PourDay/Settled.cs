@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using NodaTime;
 using SetFirm.Core.Batching;
+using SetFirm.Core.Events;
 using SetFirm.Core.Setting;
 using SetFirm.Core.Weather;
 
@@ -29,26 +30,30 @@ public sealed record Settled(PourSchedule Schedule, DayPour Pour, ImmutableArray
     /// <param name="weather">As foreseen.</param>
     /// <param name="start">First water.</param>
     /// <param name="model">Follows zones.</param>
-    public static Settled Of(PourTask task, LoadPlan load, HourlyWeather weather, Instant start, ISlabModel model)
+    /// <param name="facts">What was told of it; null while nothing is.</param>
+    /// <param name="plan">Its batches as planned, where something is told.</param>
+    public static Settled Of(PourTask task, LoadPlan load, HourlyWeather weather, Instant start, ISlabModel model, DayFacts? facts = null, IReadOnlyList<PlannedBatch>? plan = null)
     {
         ArgumentNullException.ThrowIfNull(load);
-        var schedule = PourSchedule.Of(load, start);
+        var soFar = facts?.SoFar(plan!);
+        var schedule = PourSchedule.Of(load, start, [], soFar);
         ImmutableArray<Away> away = [];
         var foreseen = new Member(weather, 1, 1);
         DaySimulation? paths = null;
         for (var round = 1; ; round++)
         {
-            var pour = DayPour.Of(task, load, schedule, weather);
+            var pour = DayPour.Of(task, load, schedule, weather, facts);
             if (round == MostRounds)
             {
                 return new Settled(schedule, pour, away);
             }
 
             // Who is called away after the last batch lies is not missed.
-            paths = new DaySimulation(pour, model, before: paths, until: schedule.MixingEnds - start + Beyond);
+            paths = new DaySimulation(
+                pour, model, before: paths, until: schedule.MixingEnds - start + Beyond, progress: facts is null ? null : new DayProgress(facts, pour, start));
             paths.Run(foreseen, start);
             var called = CalledAway(paths.Tasks, pour.MixingEndsH);
-            var again = PourSchedule.Of(load, start, called.AsSpan());
+            var again = PourSchedule.Of(load, start, called.AsSpan(), soFar);
             if (Gap(again.MixingEnds, schedule.MixingEnds) <= Still && Gap(again.Batches[^1].WaterAdded, schedule.Batches[^1].WaterAdded) <= Still)
             {
                 return new Settled(schedule, pour, away);

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Runtime.CompilerServices;
 using SetFirm.Core.Weather;
 
@@ -7,24 +8,28 @@ namespace SetFirm.Core.Setting;
 /// <param name="Weather">The path.</param>
 /// <param name="SetFactor">It sets in this many times the time that its label says.</param>
 /// <param name="SheenFactor">Its sheen stays this many times as long.</param>
-public sealed record Member(HourlyWeather Weather, double SetFactor, double SheenFactor);
+public sealed record Member(HourlyWeather Weather, double SetFactor, double SheenFactor)
+{
+    /// <summary>And each zone in this many times that time; empty where they are all alike.</summary>
+    public ImmutableArray<double> ZoneFactors { get; init; } = [];
+}
 
 /// <summary>Ways the day might go, each as likely as the next.</summary>
 public static class Members
 {
-    /// <summary>Doubt in a set time that no log has corrected yet: four in five lie within this share of it (tune).</summary>
-    public const double SetDoubt = 0.15;
-
-    /// <summary>Four sheens in five stay between this part and this many times as long (tune).</summary>
-    public const double SheenDoubt = 1.5;
+    /// <summary>Doubt in the logarithm of how long a sheen stays. Starting value (tune).</summary>
+    public const double SheenDoubt = 0.32;
 
     /// <summary>Deviations from the middle to the tenth on either side of a normal distribution.</summary>
     private const double ToTenth = 1.2816;
 
     private static readonly ConditionalWeakTable<HourlyWeather, Member[]> Known = [];
 
-    private static readonly double SetLog = Math.Log(1 + SetDoubt) / ToTenth;
-    private static readonly double SheenLog = Math.Log(SheenDoubt) / ToTenth;
+    /// <summary>In the logarithm of a zone's set factor that no sign has told of yet.</summary>
+    private static readonly double SetLog = Math.Sqrt((SetBelief.SharedDoubt * SetBelief.SharedDoubt) + (SetBelief.OwnDoubt * SetBelief.OwnDoubt));
+
+    /// <summary>Four set times in five lie within this share of the label's, 0-1.</summary>
+    public static double SetDoubt => Math.Exp(ToTenth * SetLog) - 1;
 
     /// <summary>The first so many; always the same for the same forecast.</summary>
     public static IReadOnlyList<Member> Of(HourlyWeather forecast, int count)
@@ -51,14 +56,51 @@ public static class Members
         return sorted[below] == sorted[above] ? sorted[below] : sorted[below] + ((at - below) * (sorted[above] - sorted[below]));
     }
 
-    // Spread evenly: two factors by Box and Muller from a sequence of little discrepancy (Roberts 2018), so that few members do.
     private static Member Along(HourlyWeather path, int i)
     {
+        var (set, sheen) = Spread(i, 0);
+        return new Member(path, Math.Exp(SetLog * set), Math.Exp(SheenDoubt * sheen));
+    }
+
+    /// <summary>The same ways, with what is believed of the set and of the sheen by now in place of what nobody knew before.</summary>
+    /// <param name="forecast">As foreseen.</param>
+    /// <param name="count">Ways.</param>
+    /// <param name="set">Of each zone.</param>
+    /// <param name="sheen">Logarithm of how many times as long a sheen stays.</param>
+    public static IReadOnlyList<Member> Of(HourlyWeather forecast, int count, SetBelief set, Guess sheen)
+    {
+        ArgumentNullException.ThrowIfNull(set);
+        var ways = new Member[count];
+        var plain = Of(forecast, count);
+        for (var i = 0; i < count; i++)
+        {
+            var (shared, stays) = Spread(i, 0);
+            var factors = new double[set.Zones.Length];
+            for (var z = 0; z < factors.Length; z += 2)
+            {
+                var (a, b) = Spread(i, 1 + z);
+                factors[z] = Math.Exp(set.At(z, shared, a));
+                if (z + 1 < factors.Length)
+                {
+                    factors[z + 1] = Math.Exp(set.At(z + 1, shared, b));
+                }
+            }
+
+            ways[i] = new Member(plain[i].Weather, Math.Exp(set.Common.Mean + (shared * set.Common.Deviation)), Math.Exp(sheen.Mean + (stays * sheen.Deviation))) { ZoneFactors = [.. factors] };
+        }
+
+        return ways;
+    }
+
+    // Spread evenly: two normal values by Box and Muller from a sequence of little discrepancy (Roberts 2018), so that few members do; each turn begins elsewhere.
+    private static (double A, double B) Spread(int i, int turn)
+    {
         const double plastic = 1.32471795724474602596;
-        var u = Fraction(0.5 + ((i + 1) / plastic));
-        var v = Fraction(0.5 + ((i + 1) / (plastic * plastic)));
+        const double golden = 1.61803398874989484820;
+        var u = Fraction(0.5 + ((i + 1) / plastic) + (turn / golden));
+        var v = Fraction(0.5 + ((i + 1) * (1 + turn) / (plastic * plastic)));
         var r = Math.Sqrt(-2 * Math.Log(Math.Max(u, 1e-12)));
-        return new Member(path, Math.Exp(SetLog * r * Math.Cos(2 * Math.PI * v)), Math.Exp(SheenLog * r * Math.Sin(2 * Math.PI * v)));
+        return (r * Math.Cos(2 * Math.PI * v), r * Math.Sin(2 * Math.PI * v));
     }
 
     private static double Fraction(double x) => x - Math.Floor(x);

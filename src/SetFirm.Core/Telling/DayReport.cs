@@ -2,6 +2,7 @@ using NodaTime;
 using SetFirm.Core.Events;
 using SetFirm.Core.Finishing;
 using SetFirm.Core.PourDay;
+using SetFirm.Core.Shapes;
 
 namespace SetFirm.Core.Telling;
 
@@ -51,7 +52,14 @@ public sealed record DayReport(
 /// <param name="PeakDeficit">The most by which drying outruns bleeding before first set, kg/m2/h.</param>
 /// <param name="Passes">Windows of this zone.</param>
 public sealed record ZoneReport(
-    int Number, int Element, int FirstBatch, int LastBatch, Instant Placed, Instant? SheenGone, double PeakDeficit, IReadOnlyList<PassReport> Passes);
+    int Number, int Element, int FirstBatch, int LastBatch, Instant Placed, Instant? SheenGone, double PeakDeficit, IReadOnlyList<PassReport> Passes)
+{
+    /// <summary>What it is ready for through the day, one stage after another.</summary>
+    public required IReadOnlyList<ZoneStage> Stages { get; init; }
+
+    /// <summary>Where it lies on the plan of its element: rings of points; none where it is not drawn.</summary>
+    public required IReadOnlyList<IReadOnlyList<PlanPoint>> Face { get; init; }
+}
 
 /// <summary>When a pass opens and closes; the band holds four cases in five.</summary>
 /// <param name="Pass">Which.</param>
@@ -67,7 +75,14 @@ public sealed record ZoneReport(
 /// <param name="Hands">How many share it; 0 for what goes along with placing, and for all zones together.</param>
 public sealed record PassReport(
     Pass Pass, Instant Opens, Instant Closes, Instant OpensEarliest, Instant OpensLatest, Instant ClosesEarliest, Instant ClosesLatest, Instant? Begins, double WorkMin, int? Hand,
-    int Hands);
+    int Hands)
+{
+    /// <summary>When it was told to be begun; null where it was not.</summary>
+    public Instant? Begun { get; init; }
+
+    /// <summary>When it was told to be done; null where it was not.</summary>
+    public Instant? Done { get; init; }
+}
 
 /// <param name="Fault">What goes wrong.</param>
 /// <param name="Share">How often, 0-1.</param>

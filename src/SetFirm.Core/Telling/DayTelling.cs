@@ -1,12 +1,13 @@
 using SetFirm.Core.PourDay;
 using SetFirm.Core.Setting;
+using SetFirm.Core.Shapes;
 
 namespace SetFirm.Core.Telling;
 
 /// <summary>A pour's day, as it is shown.</summary>
 internal static class DayTelling
 {
-    public static DayReport Of(DayPlan plan) => new(
+    public static DayReport Of(DayPlan plan, IReadOnlyList<IReadOnlyList<PlanPoint>>[] faces) => new(
         plan.Start,
         plan.Schedule.MixingEnds,
         plan.DoneBy,
@@ -22,14 +23,25 @@ internal static class DayTelling
         new LightReport(plan.Light.Start, plan.Light.End),
         plan.Crew.Hands,
         [
-            .. plan.Zones.Select(z => new ZoneReport(
-                z.Number, z.Element, z.FirstBatch, z.LastBatch, z.Placed, z.SheenGone, z.PeakDeficitKgM2H, [.. z.Passes.Select(Pass)])),
+            .. plan.Zones.Select((z, i) => new ZoneReport(
+                z.Number, z.Element, z.FirstBatch, z.LastBatch, z.Placed, z.SheenGone, z.PeakDeficitKgM2H, [.. z.Passes.Select(Pass)])
+            {
+                Stages = ZoneStages.Of(z, plan.Start),
+                Face = i < faces.Length ? faces[i] : [],
+            }),
         ],
         [.. Together(plan)],
         [.. plan.Hours.Select(h => new HourReport(h.At, h.Air.Celsius, h.Humidity, h.WindKmh, h.SunWm2, h.RainChance, h.RainMm, h.EvaporationKgM2H))]);
 
+    /// <summary>All zones as one.</summary>
+    public static IEnumerable<PassReport> Passes(DayPlan plan) => Together(plan);
+
     private static PassReport Pass(PassPlan p) =>
-        new(p.Pass, p.Opens, p.Closes, p.OpensEarliest, p.OpensLatest, p.ClosesEarliest, p.ClosesLatest, p.Begins, p.Work.TotalMinutes, p.Hand, p.Hands);
+        new(p.Pass, p.Opens, p.Closes, p.OpensEarliest, p.OpensLatest, p.ClosesEarliest, p.ClosesLatest, p.Begins, p.Work.TotalMinutes, p.Hand, p.Hands)
+        {
+            Begun = p.Begun,
+            Done = p.Done,
+        };
 
     // All zones as one: a pass opens with its first zone and closes with its last.
     private static IEnumerable<PassReport> Together(DayPlan plan) => plan.Zones.SelectMany(z => z.Passes).GroupBy(p => p.Pass).OrderBy(g => g.Key).Select(g => new PassReport(

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using SetFirm.Core.Batching;
+using SetFirm.Core.Events;
 using SetFirm.Core.Job;
 using SetFirm.Core.Joints;
 using SetFirm.Core.Planning;
@@ -35,6 +36,28 @@ internal static class Fills
         }
 
         return fills;
+    }
+
+    /// <summary>Where each zone lies: rings of its element's plan; none where it is not drawn.</summary>
+    public static IReadOnlyList<IReadOnlyList<PlanPoint>>[] OfZones(PourSketch pour, ImmutableArray<ElementPlan> elements, IReadOnlyList<PlannedZone> zones)
+    {
+        var faces = new IReadOnlyList<IReadOnlyList<PlanPoint>>[zones.Count];
+        Array.Fill(faces, []);
+        if (zones.Count > MostBatches)
+        {
+            return faces;
+        }
+
+        foreach (var part in pour.Parts)
+        {
+            var bands = zones.Select((z, i) => (Zone: z, Index: i)).Where(z => z.Zone.Element == part.Element).Select(z => (z.Index, z.Zone.From, z.Zone.To)).ToList();
+            foreach (var (zone, pieces) in Pieces(elements.First(e => e.Index == part.Element), part, bands))
+            {
+                faces[zone] = [.. pieces.Select(ring => (IReadOnlyList<PlanPoint>)[.. ring.Select(Drawn)])];
+            }
+        }
+
+        return faces;
     }
 
     private static void Fill(ElementPlan element, PourPart part, double beforeL, BatchPlan plan, List<FillReport>[] fills)

@@ -30,6 +30,9 @@ public sealed record PlanReport
 
     public required DayReport? Day { get; init; }
 
+    /// <summary>Of the day under way, or to come.</summary>
+    public required BoardReport? Board { get; init; }
+
     public required CureReport? Cure { get; init; }
 
     /// <summary>How each text was understood.</summary>

@@ -31,7 +31,8 @@ public static class Teller
             Pour = pour?.Load.Sketch.Id,
             Load = pour is null || elements is null ? null : LoadTelling.Of(pour, elements.Value),
             Buy = plan.Buy is null ? null : BuyTelling.Of(plan, plan.Buy),
-            Day = pour?.Day is null ? null : DayTelling.Of(pour.Day),
+            Day = pour?.Day is null ? null : DayTelling.Of(pour.Day, elements is { } drawn ? Fills.OfZones(pour.Load.Sketch, drawn, pour.Day.Planned.Zones) : []),
+            Board = pour?.Day is null ? null : BoardTelling.Of(pour.Day),
             Cure = pour?.Cure is null ? null : CureTelling.Of(pour.Cure, pour),
             Readings = plan.Readings,
             Findings = plan.Findings,
@@ -50,7 +51,7 @@ public static class Teller
 
     /// <summary>When what is done, over every pour; one whose day is not known is left out.</summary>
     public static CalendarReport Tell(ImmutableArray<PourPlan> pours) =>
-        new([.. pours.Where(p => p.Day is not null && p.Cure is not null).Select(p => new PourDates(p.Load.Sketch.Id, p.Load.Number, p.Day!.Start, p.Day.DoneBy, DayTelling.Of(p.Day).Passes, CureTelling.Of(p.Cure!, p)))]);
+        new([.. pours.Where(p => p.Day is not null && p.Cure is not null).Select(p => new PourDates(p.Load.Sketch.Id, p.Load.Number, p.Day!.Start, p.Day.DoneBy, [.. DayTelling.Passes(p.Day)], CureTelling.Of(p.Cure!, p)))]);
 
     private static StartHour Hour(RankedStart start)
     {

@@ -36,8 +36,9 @@ internal static class DemoYard
 
         var local = now.InZone(DateTimeZoneProviders.Tzdb[TimeZone]).LocalDateTime;
         var age = Duration.Zero;
-        foreach (var job in Jobs(local))
+        foreach (var laid in Jobs(local))
         {
+            var job = laid.Name == HalfWayName ? HalfWay(laid, now, weather(laid)) : laid;
             var id = Guid.CreateVersion7();
             db.Jobs.Add(new JobRow
             {
@@ -48,19 +49,87 @@ internal static class DemoYard
                 CreatedAt = now - age,
                 UpdatedAt = now - age,
             });
-            db.Log.AddRange(Told(job, now, weather(job)).OrderBy(line => line.At).Select((line, i) => new LogRow
-            {
-                JobId = id,
-                Seq = i + 1,
-                Id = line.Id,
-                At = line.At,
-                ReceivedAt = line.At,
-                Entry = JsonSerializer.Serialize(line, json),
-            }));
+            Tell(db, id, job.Name == HalfWayName ? ToldSoFar(job, now, weather(job)) : Told(job, now, weather(job)), json);
             age += Duration.FromHours(5);
         }
 
         db.SaveChanges();
+    }
+
+    /// <summary>Sets the day that is half over anew, so that it is half over now; one that somebody else told of is left as it is.</summary>
+    public static void SetHalfWay(SetFirmDb db, Instant now, Func<JobDocument, HourlyWeather> weather, JsonSerializerOptions json)
+    {
+        if (db.Jobs.SingleOrDefault(j => j.Name == HalfWayName && j.RemovedAt == null) is not { } row)
+        {
+            return;
+        }
+
+        var told = db.Log.Where(l => l.JobId == row.Id).ToList();
+        if (told.Any(l => JsonSerializer.Deserialize<JobEvent>(l.Entry, json)!.Device is not (Ines or Odd)))
+        {
+            return;
+        }
+
+        var laid = Jobs(now.InZone(DateTimeZoneProviders.Tzdb[TimeZone]).LocalDateTime).Single(j => j.Name == HalfWayName);
+        var job = HalfWay(laid, now, weather(laid));
+        (row.Document, row.Version, row.UpdatedAt) = (JobFile.Write(job), row.Version + 1, now);
+        db.Log.RemoveRange(told);
+        db.SaveChanges();
+        Tell(db, row.Id, ToldSoFar(job, now, weather(job)), json);
+        db.SaveChanges();
+    }
+
+    private static void Tell(SetFirmDb db, Guid id, IEnumerable<JobEvent> lines, JsonSerializerOptions json) => db.Log.AddRange(lines.OrderBy(line => line.At).Select((line, i) => new LogRow
+    {
+        JobId = id,
+        Seq = i + 1,
+        Id = line.Id,
+        At = line.At,
+        ReceivedAt = line.At,
+        Entry = JsonSerializer.Serialize(line, json),
+    }));
+
+    private const string HalfWayName = "Workshop floor";
+    private const string Ines = "Ines";
+    private const string Odd = "Odd";
+
+    // From its first water to its last pass: half of it lies behind.
+    private static JobDocument HalfWay(JobDocument job, Instant now, HourlyWeather weather)
+    {
+        var day = Planner.Plan(job, weather).Pour!.Day!;
+        var start = (now - ((day.DoneBy - day.Start) / 2)).InZone(DateTimeZoneProviders.Tzdb[TimeZone]).LocalDateTime;
+        return job with { Day = job.Day with { Date = LocalDatePattern.Iso.Format(start.Date), Start = LocalTimePattern.CreateWithInvariantCulture("HH:mm").Format(start.TimeOfDay) } };
+    }
+
+    // Ines mixes and Odd finishes: what the plan has until now, a little later than planned.
+    private static IEnumerable<JobEvent> ToldSoFar(JobDocument job, Instant now, HourlyWeather weather)
+    {
+        var day = Planner.Plan(job, weather).Pour!.Day!;
+        var plan = day.Planned;
+        Instant Late(Instant at) => plan.Start + ((at - plan.Start) * 1.06);
+        var told = new List<JobEvent> { new JobEvent.DayBegun { Id = Guid.CreateVersion7(), At = plan.Start, Plan = plan, Device = Ines } };
+        for (var i = 0; i < plan.Batches.Count; i++)
+        {
+            told.Add(new JobEvent.BatchMixing { Id = Guid.CreateVersion7(), At = Late(plan.Batches[i].Begun), Batch = i + 1, Device = Ines });
+            told.Add(new JobEvent.BatchPlaced { Id = Guid.CreateVersion7(), At = Late(plan.Batches[i].Placed), Batch = i + 1, Device = Odd });
+        }
+
+        foreach (var zone in day.Zones)
+        {
+            if (zone.SheenGone is { } gone)
+            {
+                told.Add(new JobEvent.SheenGone { Id = Guid.CreateVersion7(), At = Late(gone), Zone = zone.Number, Device = Odd });
+            }
+
+            foreach (var pass in zone.Passes.Where(p => p.Begins is not null))
+            {
+                var begins = Late(pass.Begins!.Value) + Duration.FromMinutes(2);
+                told.Add(new JobEvent.PassBegun { Id = Guid.CreateVersion7(), At = begins, Zone = zone.Number, Pass = pass.Pass, Device = Odd });
+                told.Add(new JobEvent.PassDone { Id = Guid.CreateVersion7(), At = begins + (pass.Work / Math.Max(1, pass.Hands)), Zone = zone.Number, Pass = pass.Pass, Device = Odd });
+            }
+        }
+
+        return told.Where(line => line.At <= now);
     }
 
     // What Ines and Odd told of a job that lies: each wetting a little before it was due, and the day the boards came off.
@@ -91,7 +160,8 @@ internal static class DemoYard
     private static IEnumerable<JobDocument> Planned(LocalDateTime now)
     {
         var today = now.Date;
-        yield return HerbBorder(today, StartHalfWay(now.TimeOfDay));
+        yield return WorkshopFloor(now);
+        yield return HerbBorder(today.PlusDays(1));
         yield return Terrace(today.PlusDays(3));
         yield return ShedPad(today.PlusDays(-2));
         yield return BenchTop(today.PlusDays(5));
@@ -126,12 +196,32 @@ internal static class DemoYard
         Mixing = new MixingDocument { Mixer = new DrumDocument { Size = "140 L" }, Hands = 2, BarrowRun = "12 m", WaterC = 12 },
     };
 
-    /// <summary>A start that puts the hour of looking half-way through the pour day, unless it is night.</summary>
-    private static LocalTime StartHalfWay(LocalTime now) => new(Math.Clamp(now.Hour - 2, 6, 15), 30);
+    /// <summary>Under a roof with lamps: its day is half over at whatever hour somebody looks.</summary>
+    private static JobDocument WorkshopFloor(LocalDateTime now) =>
+        Start(HalfWayName, now.Date, LocalTimePattern.CreateWithInvariantCulture("HH:mm").Format(now.TimeOfDay)) with
+        {
+            Elements =
+            [
+                new SlabDocument
+                {
+                    Id = "element-1",
+                    Name = "Floor",
+                    Outline = new PresetOutlineDocument { Shape = PresetShape.Rectangle, Along = "3.20 m", Across = "2.40 m" },
+                    Edges = Edges(Meets.Wall, Meets.Form, Meets.Wall, Meets.Wall),
+                    Openings = [],
+                    Thickness = "90 mm",
+                    Bed = Bed.Levelled,
+                    Finish = Finish.Steel,
+                },
+            ],
+            Site = SiteDocument.AsForecast with { Shelter = Shelter.Indoors },
+            Mixing = new MixingDocument { Mixer = new DrumDocument { Size = "140 L" }, Hands = 2, BarrowRun = "8 m", WaterC = 14 },
+            Cure = CureDocument.By(CuringMethod.Plastic),
+        };
 
     /// <summary>Along the beds, then round the corner of the lawn.</summary>
-    private static JobDocument HerbBorder(LocalDate day, LocalTime start) =>
-        Start("Herb border", day, LocalTimePattern.CreateWithInvariantCulture("HH:mm").Format(start)) with
+    private static JobDocument HerbBorder(LocalDate day) =>
+        Start("Herb border", day, "09:30") with
         {
             Elements =
             [

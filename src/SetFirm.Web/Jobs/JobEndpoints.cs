@@ -13,6 +13,7 @@ using SetFirm.Core.Planning;
 using SetFirm.Core.PourDay;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Telling;
+using SetFirm.Web.Live;
 using SetFirm.Web.Storage;
 using SetFirm.Web.Weather;
 using SetFirm.Web.Wire;
@@ -109,7 +110,7 @@ internal static class JobEndpoints
             ? Answer(http, row)
             : Problems.NoSuchJob();
 
-    private static async Task<IResult> ChangeAsync(Guid id, HttpRequest request, SetFirmDb db, IClock clock, CancellationToken cancellation)
+    private static async Task<IResult> ChangeAsync(Guid id, HttpRequest request, SetFirmDb db, IClock clock, News news, CancellationToken cancellation)
     {
         var (document, problem) = await JobIn(request, cancellation);
         if (document is null)
@@ -144,6 +145,7 @@ internal static class JobEndpoints
         await ThinAsync(db, id, now, cancellation);
         await db.SaveChangesAsync(cancellation);
         await transaction.CommitAsync(cancellation);
+        await news.ChangedAsync(id);
         return TypedResults.Ok(Tagged(request.HttpContext, row, document));
     }
 

@@ -5,6 +5,7 @@ using Microsoft.Extensions.Options;
 using NodaTime;
 using SetFirm.Core.Events;
 using SetFirm.Core.Job;
+using SetFirm.Web.Live;
 using SetFirm.Web.Storage;
 using SetFirm.Web.Wire;
 
@@ -46,7 +47,7 @@ internal static class LogEndpoints
             : Problems.NoSuchJob();
 
     // What is told twice, because the first answer was lost, is one line. It is written before it is answered.
-    private static async Task<IResult> AddAsync(Guid id, HttpRequest request, SetFirmDb db, IClock clock, IOptions<JsonOptions> json, CancellationToken cancellation)
+    private static async Task<IResult> AddAsync(Guid id, HttpRequest request, SetFirmDb db, IClock clock, News news, IOptions<JsonOptions> json, CancellationToken cancellation)
     {
         var body = await Bodies.ReadAsync(request, cancellation);
         if (body.Problem is { } unreadable)
@@ -89,7 +90,9 @@ internal static class LogEndpoints
             await transaction.CommitAsync(cancellation);
         }
 
-        return TypedResults.Ok(await LinesAsync(db, id, 0, options, cancellation));
+        var lines = await LinesAsync(db, id, 0, options, cancellation);
+        await news.ToldAsync(id, lines.Length == 0 ? 0 : lines[^1].Seq);
+        return TypedResults.Ok(lines);
     }
 
     private static async Task<LogLine[]> LinesAsync(SetFirmDb db, Guid job, long after, JsonSerializerOptions options, CancellationToken cancellation)

@@ -8,10 +8,14 @@ internal sealed class SameSite(RequestDelegate next)
     {
         ArgumentNullException.ThrowIfNull(http);
         var request = http.Request;
-        return HttpMethods.IsGet(request.Method) || HttpMethods.IsHead(request.Method) || HttpMethods.IsOptions(request.Method) || Own(request)
+        var reads = !IsChannel(request) && (HttpMethods.IsGet(request.Method) || HttpMethods.IsHead(request.Method) || HttpMethods.IsOptions(request.Method));
+        return reads || Own(request)
             ? next(http)
             : Problems.CrossSite().ExecuteAsync(http);
     }
+
+    // A channel that stays open is one for both ways, and no browser asks before it opens one to another site.
+    private static bool IsChannel(HttpRequest request) => request.Path.StartsWithSegments(Live.NewsHub.Path, StringComparison.OrdinalIgnoreCase);
 
     private static bool Own(HttpRequest request) =>
         request.Headers["Sec-Fetch-Site"] is { Count: > 0 } site ? site.ToString() is "same-origin" or "none"

@@ -72,9 +72,10 @@ public sealed class PathTests
     {
         var members = Members.Of(Forecast, 200);
         var sets = members.Select(m => m.SetFactor).Order().ToArray();
-        Members.Quantile(sets, 0.1).ShouldBe(1 / 1.15, 0.02);
+        Members.SetDoubt.ShouldBe(0.21, 0.01);
+        Members.Quantile(sets, 0.1).ShouldBe(1 / 1.21, 0.02);
         Members.Quantile(sets, 0.5).ShouldBe(1, 0.02);
-        Members.Quantile(sets, 0.9).ShouldBe(1.15, 0.02);
+        Members.Quantile(sets, 0.9).ShouldBe(1.21, 0.03);
         Members.Of(Forecast, 40).ShouldBe(members.Take(40));
     }
 

@@ -148,6 +148,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["getClock"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/here": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["whoIsHere"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bags": {
         parameters: {
             query?: never;
@@ -615,6 +647,118 @@ export interface components {
              */
             leastRadiusM: number;
         };
+        /** @description A batch that was begun. */
+        BoardBatch: {
+            /** @description Water went in. */
+            begun: components["schemas"]["Instant"];
+            placed: null | components["schemas"]["Instant"];
+        };
+        /** @description How the batches go. */
+        BoardMixing: {
+            /** @description What was told of each that was begun; the rest is to come. */
+            batches: components["schemas"]["BoardBatch"][];
+            /**
+             * Format: int32
+             * @description All of them.
+             */
+            of: number;
+            next: null | components["schemas"]["Instant"];
+            /** @description The last is struck off, at this pace. */
+            endsAt: components["schemas"]["Instant"];
+            /** @description And as planned when the day began. */
+            plannedEnd: components["schemas"]["Instant"];
+            /**
+             * Format: double
+             * @description A round takes so many times as long as planned.
+             */
+            paceFactor: number;
+            /**
+             * Format: double
+             * @description The oldest that a batch is when the next meets it.
+             */
+            jointAgeMin: number;
+            /**
+             * Format: double
+             * @description And may be.
+             */
+            jointLimitMin: number;
+        };
+        /** @description The board of a pour's day: how far it has come, what is next, and what the signs say. */
+        BoardReport: {
+            /** @description As it was planned when the day began, and is not rewritten; before that as it is planned now: it is told along with the beginning. */
+            plan: components["schemas"]["PlanOfDay"];
+            /** @description Something of the day was told. */
+            begun: boolean;
+            closed: null | components["schemas"]["DayClosed"];
+            now: null | components["schemas"]["Instant"];
+            /**
+             * Format: int32
+             * @description People that are there.
+             */
+            hands: number;
+            /** @description How the batches go. */
+            mixing: components["schemas"]["BoardMixing"];
+            /** @description What is believed of each. */
+            zones: components["schemas"]["BoardZone"][];
+            /** @description Passes that are not done, the soonest first. */
+            todo: components["schemas"]["BoardTask"][];
+            change: null | components["schemas"]["SignEffect"];
+            /** @description What is coming, with what can be done now. */
+            ahead: components["schemas"]["Finding"][];
+        };
+        /**
+         * @description What somebody on site has taken on.
+         * @enum {unknown}
+         */
+        BoardRole: "all" | "mixing" | "placing" | "finishing";
+        /** @description A pass to make. */
+        BoardTask: {
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            zone: number;
+            /** @description Which. */
+            pass: components["schemas"]["Pass"];
+            /** @description Best guess. */
+            opens: components["schemas"]["Instant"];
+            /** @description Best guess. */
+            closes: components["schemas"]["Instant"];
+            /** @description When the crew gets to it. */
+            begins: components["schemas"]["Instant"];
+            /** @description And is done with it. */
+            ends: components["schemas"]["Instant"];
+            /**
+             * Format: int32
+             * @description How many share it.
+             */
+            hands: number;
+            begun: null | components["schemas"]["Instant"];
+        };
+        /** @description What is believed of a zone. */
+        BoardZone: {
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            number: number;
+            /**
+             * Format: double
+             * @description It sets so much later than planned, percent; sooner where it is under 0.
+             */
+            laterPct: number;
+            /**
+             * Format: double
+             * @description Give or take.
+             */
+            doubtPct: number;
+            /**
+             * Format: int32
+             * @description That were read of it.
+             */
+            signs: number;
+            sheenSeen: null | components["schemas"]["Instant"];
+        };
         /** @description The ground, what is in the shed, and what was looked over before the pour. */
         BuildDocument: {
             /** @description Whose boards, bars and sheet are sold here. It stays when the job is shown in the other system. */
@@ -832,6 +976,16 @@ export interface components {
             source: components["schemas"]["Source"];
             reference: string;
             range: string;
+        };
+        /** @description The time by the service's clock, to which clocks of devices are set. */
+        ClockDto: {
+            /** @description As of the answer. */
+            now: components["schemas"]["Instant"];
+            /**
+             * Format: double
+             * @description Seconds that pass on it in one: 1, save in a demo that is watched in minutes.
+             */
+            times: number;
         };
         /** @description A product that goes on the hard concrete, as its label has it. */
         CoatDocument: {
@@ -1072,6 +1226,31 @@ export interface components {
             lengthM: number;
             /** @description Element and edge, both from 1: 1.4. */
             for: string;
+        };
+        /** @description The day is closed: the last tool is washed. */
+        DayClosed: {
+            /** @description Tools and mixer are washed. */
+            washed: boolean;
+            /** @description What was kept back went into patches. */
+            holdBackUsed: boolean;
+            /**
+             * Format: double
+             * @description Bags, or containers of cement, that are left over unopened.
+             */
+            bagsLeft: number;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
         };
         /** @description When it is poured. */
         DayDocument: {
@@ -2246,7 +2425,7 @@ export interface components {
             document: components["schemas"]["JobDocument"];
         };
         /** @description Something that was done or seen, as it was told. A closed set of kinds; lines are only added, and a mistake is withdrawn by another line. */
-        JobEvent: components["schemas"]["JobEventBatchMixing"] | components["schemas"]["JobEventBatchPlaced"] | components["schemas"]["JobEventStruckOff"] | components["schemas"]["JobEventWaterAdded"] | components["schemas"]["JobEventTemperatureTold"] | components["schemas"]["JobEventSheenGone"] | components["schemas"]["JobEventThumbTest"] | components["schemas"]["JobEventPassBegun"] | components["schemas"]["JobEventPassDone"] | components["schemas"]["JobEventCoverOn"] | components["schemas"]["JobEventCoverOff"] | components["schemas"]["JobEventRain"] | components["schemas"]["JobEventPaused"] | components["schemas"]["JobEventTrouble"] | components["schemas"]["JobEventNoted"] | components["schemas"]["JobEventPhoto"] | components["schemas"]["JobEventUsedUp"] | components["schemas"]["JobEventWetted"] | components["schemas"]["JobEventBoardsOff"] | components["schemas"]["JobEventCoated"] | components["schemas"]["JobEventCastLifted"] | components["schemas"]["JobEventWithdrawn"];
+        JobEvent: components["schemas"]["JobEventDayBegun"] | components["schemas"]["JobEventBatchMixing"] | components["schemas"]["JobEventBatchPlaced"] | components["schemas"]["JobEventStruckOff"] | components["schemas"]["JobEventWaterAdded"] | components["schemas"]["JobEventTemperatureTold"] | components["schemas"]["JobEventSheenGone"] | components["schemas"]["JobEventThumbTest"] | components["schemas"]["JobEventPassBegun"] | components["schemas"]["JobEventPassDone"] | components["schemas"]["JobEventCoverOn"] | components["schemas"]["JobEventCoverOff"] | components["schemas"]["JobEventRain"] | components["schemas"]["JobEventPaused"] | components["schemas"]["JobEventTrouble"] | components["schemas"]["JobEventNoted"] | components["schemas"]["JobEventPhoto"] | components["schemas"]["JobEventUsedUp"] | components["schemas"]["JobEventWetted"] | components["schemas"]["JobEventBoardsOff"] | components["schemas"]["JobEventCoated"] | components["schemas"]["JobEventCastLifted"] | components["schemas"]["JobEventJointMade"] | components["schemas"]["JobEventMisted"] | components["schemas"]["JobEventDayClosed"] | components["schemas"]["JobEventHandsChanged"] | components["schemas"]["JobEventWithdrawn"];
         /** @description Water is in the mixer. */
         JobEventBatchMixing: {
             /** @enum {string} */
@@ -2357,6 +2536,11 @@ export interface components {
             /** @enum {string} */
             kind: "coverOff";
             /**
+             * Format: int32
+             * @description From 1; null where all of it is meant.
+             */
+            zone?: null | number;
+            /**
              * Format: uuid
              * @description Made where it was told: told twice, it is one.
              */
@@ -2374,6 +2558,126 @@ export interface components {
         JobEventCoverOn: {
             /** @enum {string} */
             kind: "coverOn";
+            /**
+             * Format: int32
+             * @description From 1; null where all of it is meant.
+             */
+            zone?: null | number;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description The day of the pour begins, by this plan: it stands beside what happens and is not rewritten. */
+        JobEventDayBegun: {
+            /** @enum {string} */
+            kind: "dayBegun";
+            plan: components["schemas"]["PlanOfDay"];
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description The day is closed: the last tool is washed. */
+        JobEventDayClosed: {
+            /** @enum {string} */
+            kind: "dayClosed";
+            /** @description Tools and mixer are washed. */
+            washed: boolean;
+            /** @description What was kept back went into patches. */
+            holdBackUsed: boolean;
+            /**
+             * Format: double
+             * @description Bags, or containers of cement, that are left over unopened.
+             */
+            bagsLeft: number;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description More hands came to help, or some left, from here on. */
+        JobEventHandsChanged: {
+            /** @enum {string} */
+            kind: "handsChanged";
+            /**
+             * Format: int32
+             * @description All that are there now.
+             */
+            hands: number;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description A joint was made where a batch ends: the next one need not knit with it. */
+        JobEventJointMade: {
+            /** @enum {string} */
+            kind: "jointMade";
+            /**
+             * Format: int32
+             * @description The batch before the joint, from 1.
+             */
+            batch: number;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description A fog of water was laid over the fresh face, so that it does not dry. */
+        JobEventMisted: {
+            /** @enum {string} */
+            kind: "misted";
+            /**
+             * Format: int32
+             * @description From 1; null where all of it is meant.
+             */
+            zone?: null | number;
             /**
              * Format: uuid
              * @description Made where it was told: told twice, it is one.
@@ -2998,7 +3302,7 @@ export interface components {
          */
         Meets: "form" | "wall" | "oldSlab" | "earlierPanel" | "open";
         /** @description What a remedy does, with the effect it would have. A closed family, stated by the rooms like Notice. */
-        Mend: components["schemas"]["MendAddHand"] | components["schemas"]["MendBiggerMixer"] | components["schemas"]["MendSecondMixer"] | components["schemas"]["MendMixNearer"] | components["schemas"]["MendLongerCure"] | components["schemas"]["MendCoverUnderPlastic"] | components["schemas"]["MendPondIt"] | components["schemas"]["MendCoverAtNight"] | components["schemas"]["MendBroomInstead"] | components["schemas"]["MendAnyPly"] | components["schemas"]["MendAnyBoard"] | components["schemas"]["MendSteeperFall"] | components["schemas"]["MendFallOffWall"] | components["schemas"]["MendAdvisedBase"] | components["schemas"]["MendPourLater"] | components["schemas"]["MendEveryOtherPanel"] | components["schemas"]["MendProposeJoints"] | components["schemas"]["MendOtherBag"] | components["schemas"]["MendNoStone"] | components["schemas"]["MendPlasticiseInstead"] | components["schemas"]["MendStirInAir"] | components["schemas"]["MendOneDose"] | components["schemas"]["MendUsualPigment"] | components["schemas"]["MendWithoutAdditive"] | components["schemas"]["MendBagMiddleWater"] | components["schemas"]["MendLessWater"] | components["schemas"]["MendWhenTruckComes"] | components["schemas"]["MendAddMixer"] | components["schemas"]["MendRetard"] | components["schemas"]["MendCoolerHour"] | components["schemas"]["MendLaterDay"] | components["schemas"]["MendEarlierStart"] | components["schemas"]["MendRainCoverReady"] | components["schemas"]["MendShadeIt"] | components["schemas"]["MendBreakWind"] | components["schemas"]["MendMistIt"] | components["schemas"]["MendWarmWater"] | components["schemas"]["MendCoolWater"] | components["schemas"]["MendBlankLastEdge"] | components["schemas"]["MendSpreadGap"] | components["schemas"]["MendWithoutChloride"] | components["schemas"]["MendTakeSchool"] | components["schemas"]["MendThickerSlab"] | components["schemas"]["MendPlasticUnder"] | components["schemas"]["MendStoneUnder"] | components["schemas"]["MendEnoughInShed"];
+        Mend: components["schemas"]["MendAddHand"] | components["schemas"]["MendBiggerMixer"] | components["schemas"]["MendSecondMixer"] | components["schemas"]["MendMixNearer"] | components["schemas"]["MendLongerCure"] | components["schemas"]["MendCoverUnderPlastic"] | components["schemas"]["MendPondIt"] | components["schemas"]["MendCoverAtNight"] | components["schemas"]["MendBroomInstead"] | components["schemas"]["MendAnyPly"] | components["schemas"]["MendAnyBoard"] | components["schemas"]["MendSteeperFall"] | components["schemas"]["MendFallOffWall"] | components["schemas"]["MendAdvisedBase"] | components["schemas"]["MendPourLater"] | components["schemas"]["MendEveryOtherPanel"] | components["schemas"]["MendProposeJoints"] | components["schemas"]["MendOtherBag"] | components["schemas"]["MendNoStone"] | components["schemas"]["MendPlasticiseInstead"] | components["schemas"]["MendStirInAir"] | components["schemas"]["MendOneDose"] | components["schemas"]["MendUsualPigment"] | components["schemas"]["MendWithoutAdditive"] | components["schemas"]["MendBagMiddleWater"] | components["schemas"]["MendLessWater"] | components["schemas"]["MendWhenTruckComes"] | components["schemas"]["MendAddMixer"] | components["schemas"]["MendRetard"] | components["schemas"]["MendCoolerHour"] | components["schemas"]["MendLaterDay"] | components["schemas"]["MendEarlierStart"] | components["schemas"]["MendRainCoverReady"] | components["schemas"]["MendShadeIt"] | components["schemas"]["MendBreakWind"] | components["schemas"]["MendMistIt"] | components["schemas"]["MendWarmWater"] | components["schemas"]["MendJointHere"] | components["schemas"]["MendCoverNow"] | components["schemas"]["MendCoolWater"] | components["schemas"]["MendBlankLastEdge"] | components["schemas"]["MendSpreadGap"] | components["schemas"]["MendWithoutChloride"] | components["schemas"]["MendTakeSchool"] | components["schemas"]["MendThickerSlab"] | components["schemas"]["MendPlasticUnder"] | components["schemas"]["MendStoneUnder"] | components["schemas"]["MendEnoughInShed"];
         MendAddHand: {
             /** @enum {string} */
             code: "addHand";
@@ -3096,6 +3400,11 @@ export interface components {
             leastC: number;
             guard: components["schemas"]["FrostGuard"];
         };
+        /** @description The cover that stands ready goes on. */
+        MendCoverNow: {
+            /** @enum {string} */
+            code: "coverNow";
+        };
         MendCoverUnderPlastic: {
             /** @enum {string} */
             code: "coverUnderPlastic";
@@ -3129,6 +3438,13 @@ export interface components {
             code: "fallOffWall";
             /** Format: int32 */
             edge: number;
+        };
+        /** @description A joint where this batch ends: the next one need not knit with it. */
+        MendJointHere: {
+            /** @enum {string} */
+            code: "jointHere";
+            /** Format: int32 */
+            batch: number;
         };
         MendLaterDay: {
             /** @enum {string} */
@@ -5514,6 +5830,8 @@ export interface components {
              * @description How many share it; 0 for what goes along with placing, and for all zones together.
              */
             hands: number;
+            begun?: null | components["schemas"]["Instant"];
+            done?: null | components["schemas"]["Instant"];
         };
         /** @description A job as it stood before: which version, and since when. */
         PastVersionDto: {
@@ -5554,6 +5872,19 @@ export interface components {
             /** Format: double */
             lengthM: number;
         };
+        /** @description A pour's day as it was planned when it began: what is told of names its batches and zones. */
+        PlanOfDay: {
+            /** @description First water. */
+            start: components["schemas"]["Instant"];
+            /** @description The last batch is struck off. */
+            mixingEnds: components["schemas"]["Instant"];
+            /** @description The last pass is made. */
+            doneBy: components["schemas"]["Instant"];
+            /** @description One after another. */
+            batches: components["schemas"]["PlannedBatch"][];
+            /** @description In pouring order; at least one. */
+            zones: components["schemas"]["PlannedZone"][];
+        };
         /** @description A place on the plan, metres: x to the right, y up the page. */
         PlanPoint: {
             /** Format: double */
@@ -5575,6 +5906,7 @@ export interface components {
             load: null | components["schemas"]["LoadReport"];
             buy: null | components["schemas"]["BuyReport"];
             day: null | components["schemas"]["DayReport"];
+            board: null | components["schemas"]["BoardReport"];
             cure: null | components["schemas"]["CureReport"];
             /** @description How each text was understood. */
             readings: components["schemas"]["TextRead"][];
@@ -5595,6 +5927,54 @@ export interface components {
             /** @description Id of the pour that is wanted in full; left out, or unknown, the first. */
             pour?: null | string;
             asOf?: null | components["schemas"]["Instant"];
+        };
+        /** @description A batch of the plan. */
+        PlannedBatch: {
+            /** @description Water goes in, or a truck stands at the form. */
+            begun: components["schemas"]["Instant"];
+            /** @description It lies. */
+            placed: components["schemas"]["Instant"];
+        };
+        /** @description A pass of the plan. */
+        PlannedPass: {
+            /** @description Which. */
+            pass: components["schemas"]["Pass"];
+            /** @description Best guess. */
+            opens: components["schemas"]["Instant"];
+            /** @description Best guess. */
+            closes: components["schemas"]["Instant"];
+            begins: null | components["schemas"]["Instant"];
+        };
+        /** @description A part that is finished as one. */
+        PlannedZone: {
+            /**
+             * Format: int32
+             * @description Index of the element in the job.
+             */
+            element: number;
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            firstBatch: number;
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            lastBatch: number;
+            /**
+             * Format: double
+             * @description Where it begins, share of the element's volume in this pour, 0-1.
+             */
+            from: number;
+            /**
+             * Format: double
+             * @description Where it ends.
+             */
+            to: number;
+            sheenGone: null | components["schemas"]["Instant"];
+            /** @description In working order. */
+            passes: components["schemas"]["PlannedPass"][];
         };
         /** @description Metres on the plan. */
         PointDocument: {
@@ -5696,6 +6076,20 @@ export interface components {
          * @enum {unknown}
          */
         PourSplit: "asNeeded" | "everyOther";
+        /** @description A device that has a job's board open. */
+        Present: {
+            /** @description As it calls itself. */
+            device: string;
+            /** @description What whoever holds it does. */
+            role: components["schemas"]["BoardRole"];
+            /** @description It joined. */
+            since: components["schemas"]["Instant"];
+            /**
+             * Format: double
+             * @description Its clock goes so many seconds before the service's; behind it under 0.
+             */
+            clockOffS: number;
+        };
         /**
          * @description Outlines that are said by their dimensions.
          * @enum {unknown}
@@ -5742,6 +6136,11 @@ export interface components {
             /** @description What is wrong with the file, and where. */
             findings: components["schemas"]["Finding"][];
         };
+        /**
+         * @description What a zone is ready for.
+         * @enum {unknown}
+         */
+        Readiness: "empty" | "placing" | "sheen" | "rests" | "ready" | "inHand" | "late" | "finished";
         ReadyReport: {
             /**
              * Format: double
@@ -5979,6 +6378,28 @@ export interface components {
             /** @description How far the middle bows out of the straight line, a length; behind a minus sign it bows in. Empty is straight. */
             rise?: null | string;
         };
+        /** @description What the last thing told changed. */
+        SignEffect: {
+            /** @description What was told. */
+            sign: components["schemas"]["JobEvent"];
+            /**
+             * Format: int32
+             * @description From 1; null where it was of no zone.
+             */
+            zone: null | number;
+            /**
+             * Format: double
+             * @description That zone, or the pour, was taken to set so much later than planned, percent; sooner under 0.
+             */
+            laterPctBefore: number;
+            /**
+             * Format: double
+             * @description And is since.
+             */
+            laterPct: number;
+            /** @description Windows that have still to come and moved by more than a minute, the soonest first. */
+            moved: components["schemas"]["WindowMoved"][];
+        };
         /** @description How the weather at the pour differs from that of the forecast. */
         SiteDocument: {
             shelter: components["schemas"]["Shelter"];
@@ -6201,7 +6622,7 @@ export interface components {
          * @description The steps of a job, in working order.
          * @enum {unknown}
          */
-        Step: "shape" | "build" | "mix" | "load" | "buy" | "day" | "cure";
+        Step: "shape" | "build" | "mix" | "load" | "buy" | "day" | "pour" | "cure";
         /** @description A step and where it stands. */
         StepReport: {
             step: components["schemas"]["Step"];
@@ -6658,7 +7079,7 @@ export interface components {
             lastsUntil: components["schemas"]["Instant"];
         };
         /** @description A formula and the values that went in. A closed family, stated by the rooms beside the figure; the browser holds the formula's words. */
-        Why: components["schemas"]["WhyCapacity"] | components["schemas"]["WhyBatchCount"] | components["schemas"]["WhyWholeBags"] | components["schemas"]["WhyBagsMass"] | components["schemas"]["WhyHoldBack"] | components["schemas"]["WhyRound"] | components["schemas"]["WhyMixingTime"] | components["schemas"]["WhyHandsWanted"] | components["schemas"]["WhyWetDays"] | components["schemas"]["WhyRewetting"] | components["schemas"]["WhyMeanEvaporation"] | components["schemas"]["WhyStrength"] | components["schemas"]["WhyMilestone"] | components["schemas"]["WhyNextWetting"] | components["schemas"]["WhyCoatWindow"] | components["schemas"]["WhyBoards"] | components["schemas"]["WhyStakes"] | components["schemas"]["WhyBends"] | components["schemas"]["WhyMouldSheets"] | components["schemas"]["WhyCastings"] | components["schemas"]["WhyFall"] | components["schemas"]["WhyExcavation"] | components["schemas"]["WhySpoil"] | components["schemas"]["WhyBaseStone"] | components["schemas"]["WhyPanels"] | components["schemas"]["WhyReadyStrength"] | components["schemas"]["WhyBagWater"] | components["schemas"]["WhyBagStrength"] | components["schemas"]["WhyPartsWater"] | components["schemas"]["WhyPartsCement"] | components["schemas"]["WhyPartsSand"] | components["schemas"]["WhyPartsStone"] | components["schemas"]["WhyPartsBallast"] | components["schemas"]["WhyPartsStrength"] | components["schemas"]["WhyWaterToCement"] | components["schemas"]["WhyInitialSet"] | components["schemas"]["WhyRounding"] | components["schemas"]["WhyJointAge"] | components["schemas"]["WhyPassWindow"] | components["schemas"]["WhySheen"] | components["schemas"]["WhyFirstSetOnSite"] | components["schemas"]["WhyFinalSetOnSite"] | components["schemas"]["WhyDoneBy"] | components["schemas"]["WhyEvaporation"] | components["schemas"]["WhyRainChance"] | components["schemas"]["WhyStartChance"] | components["schemas"]["WhyMixTemperature"] | components["schemas"]["WhyWarmWater"] | components["schemas"]["WhyArea"] | components["schemas"]["WhyPerimeter"] | components["schemas"]["WhyPathLength"] | components["schemas"]["WhyNetVolume"] | components["schemas"]["WhyOrderVolume"] | components["schemas"]["WhyPieceMass"] | components["schemas"]["WhySteelBars"] | components["schemas"]["WhyMeshSheets"] | components["schemas"]["WhyFibreDose"] | components["schemas"]["WhyScrim"] | components["schemas"]["WhyCost"] | components["schemas"]["WhyLoad"] | components["schemas"]["WhyPerLitre"] | components["schemas"]["WhyTruckCost"] | components["schemas"]["WhyTrips"];
+        Why: components["schemas"]["WhyCapacity"] | components["schemas"]["WhyBatchCount"] | components["schemas"]["WhyWholeBags"] | components["schemas"]["WhyBagsMass"] | components["schemas"]["WhyHoldBack"] | components["schemas"]["WhyRound"] | components["schemas"]["WhyMixingTime"] | components["schemas"]["WhyHandsWanted"] | components["schemas"]["WhyWetDays"] | components["schemas"]["WhyRewetting"] | components["schemas"]["WhyMeanEvaporation"] | components["schemas"]["WhyStrength"] | components["schemas"]["WhyMilestone"] | components["schemas"]["WhyNextWetting"] | components["schemas"]["WhyCoatWindow"] | components["schemas"]["WhyBoards"] | components["schemas"]["WhyStakes"] | components["schemas"]["WhyBends"] | components["schemas"]["WhyMouldSheets"] | components["schemas"]["WhyCastings"] | components["schemas"]["WhyFall"] | components["schemas"]["WhyExcavation"] | components["schemas"]["WhySpoil"] | components["schemas"]["WhyBaseStone"] | components["schemas"]["WhyPanels"] | components["schemas"]["WhyReadyStrength"] | components["schemas"]["WhyBagWater"] | components["schemas"]["WhyBagStrength"] | components["schemas"]["WhyPartsWater"] | components["schemas"]["WhyPartsCement"] | components["schemas"]["WhyPartsSand"] | components["schemas"]["WhyPartsStone"] | components["schemas"]["WhyPartsBallast"] | components["schemas"]["WhyPartsStrength"] | components["schemas"]["WhyWaterToCement"] | components["schemas"]["WhyInitialSet"] | components["schemas"]["WhyRounding"] | components["schemas"]["WhyZoneSet"] | components["schemas"]["WhySignRead"] | components["schemas"]["WhySheenRead"] | components["schemas"]["WhyJointAge"] | components["schemas"]["WhyPassWindow"] | components["schemas"]["WhySheen"] | components["schemas"]["WhyFirstSetOnSite"] | components["schemas"]["WhyFinalSetOnSite"] | components["schemas"]["WhyDoneBy"] | components["schemas"]["WhyEvaporation"] | components["schemas"]["WhyRainChance"] | components["schemas"]["WhyStartChance"] | components["schemas"]["WhyMixTemperature"] | components["schemas"]["WhyWarmWater"] | components["schemas"]["WhyArea"] | components["schemas"]["WhyPerimeter"] | components["schemas"]["WhyPathLength"] | components["schemas"]["WhyNetVolume"] | components["schemas"]["WhyOrderVolume"] | components["schemas"]["WhyPieceMass"] | components["schemas"]["WhySteelBars"] | components["schemas"]["WhyMeshSheets"] | components["schemas"]["WhyFibreDose"] | components["schemas"]["WhyScrim"] | components["schemas"]["WhyCost"] | components["schemas"]["WhyLoad"] | components["schemas"]["WhyPerLitre"] | components["schemas"]["WhyTruckCost"] | components["schemas"]["WhyTrips"];
         WhyArea: {
             /** @enum {string} */
             code: "area";
@@ -7220,6 +7641,32 @@ export interface components {
             /** Format: double */
             deficitKgM2H: number;
         };
+        /** @description The sheens that were seen gone, and how long they stay against what was reckoned. */
+        WhySheenRead: {
+            /** @enum {string} */
+            code: "sheenRead";
+            /** Format: int32 */
+            seen: number;
+            /** Format: double */
+            doubtPct: number;
+            /** Format: double */
+            longerPct: number;
+        };
+        /** @description One sign: by the plan's clock, by the slab, and what that makes of the zone. */
+        WhySignRead: {
+            /** @enum {string} */
+            code: "signRead";
+            /** Format: int32 */
+            zone: number;
+            /** Format: double */
+            plannedAt: number;
+            /** Format: double */
+            saysLeast: number;
+            /** Format: double */
+            saysMost: number;
+            /** Format: double */
+            doubtPct: number;
+        };
         WhySpoil: {
             /** @enum {string} */
             code: "spoil";
@@ -7338,6 +7785,42 @@ export interface components {
             /** Format: double */
             wholeL: number;
         };
+        /** @description What the signs say of a zone's set: what is believed before any, what was read, what is believed now. */
+        WhyZoneSet: {
+            /** @enum {string} */
+            code: "zoneSet";
+            /** Format: int32 */
+            zone: number;
+            /** Format: int32 */
+            signs: number;
+            /** Format: double */
+            sharedDoubtPct: number;
+            /** Format: double */
+            ownDoubtPct: number;
+            /** Format: double */
+            pourPct: number;
+            /** Format: double */
+            doubtPct: number;
+        };
+        /** @description From its opening to its closing. */
+        Window: {
+            opens: components["schemas"]["Instant"];
+            closes: components["schemas"]["Instant"];
+        };
+        /** @description A window that a sign moved. */
+        WindowMoved: {
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            zone: number;
+            /** @description Which. */
+            pass: components["schemas"]["Pass"];
+            /** @description Opens and closes by what was known before it. */
+            before: components["schemas"]["Window"];
+            /** @description And since. */
+            after: components["schemas"]["Window"];
+        };
         /**
          * @description Days on which somebody pours.
          * @enum {unknown}
@@ -7374,6 +7857,18 @@ export interface components {
             peakDeficit: number;
             /** @description Windows of this zone. */
             passes: components["schemas"]["PassReport"][];
+            /** @description What it is ready for through the day, one stage after another. */
+            stages: components["schemas"]["ZoneStage"][];
+            /** @description Where it lies on the plan of its element: rings of points; none where it is not drawn. */
+            face: components["schemas"]["PlanPoint"][][];
+        };
+        /** @description From then on a zone is ready for something. */
+        ZoneStage: {
+            /** @description Until the next stage; the first has no beginning. */
+            from: components["schemas"]["Instant"];
+            /** @description What it is ready for. */
+            is: components["schemas"]["Readiness"];
+            pass: null | components["schemas"]["Pass"];
         };
     };
     responses: never;
@@ -7864,6 +8359,48 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    getClock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClockDto"];
+                };
+            };
+        };
+    };
+    whoIsHere: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Present"][];
                 };
             };
         };

@@ -18,7 +18,10 @@ import { useLeft, type Left } from '../job/useLeft';
 import { tryAgain } from '../job/sending';
 import { usePlan, usePlanAhead } from '../job/usePlan';
 
-const views: Record<StepName, React.LazyExoticComponent<() => React.ReactNode>> = {
+/** The board stands by itself: it is made for a phone in the hand. */
+type Planned = Exclude<StepName, 'pour'>;
+
+const views: Record<Planned, React.LazyExoticComponent<() => React.ReactNode>> = {
   shape: lazy(() => import('../steps/shape/ShapeStep').then((m) => ({ default: m.ShapeStep }))),
   build: lazy(() => import('../steps/build/BuildStep').then((m) => ({ default: m.BuildStep }))),
   mix: lazy(() => import('../steps/mix/MixStep').then((m) => ({ default: m.MixStep }))),
@@ -30,7 +33,7 @@ const views: Record<StepName, React.LazyExoticComponent<() => React.ReactNode>> 
 
 const VersionSheet = lazy(() => import('./VersionSheet').then((m) => ({ default: m.VersionSheet })));
 
-const order = Object.keys(views) as StepName[];
+const order: StepName[] = ['shape', 'build', 'mix', 'load', 'buy', 'day', 'pour', 'cure'];
 
 /** Before the system changes, bare numbers get the unit they were read in: nothing may change its size. */
 function swapUnits(document: JobDocument, report: PlanReport): JobDocument {
@@ -129,7 +132,7 @@ function HeadButton({ label, icon: Icon, onClick, disabled = false }: HeadButton
   );
 }
 
-function OpenJob({ job, left, step }: { job: Job; left: Left; step: StepName }) {
+function OpenJob({ job, left, step }: { job: Job; left: Left; step: Planned }) {
   const diary = useDiary(job.id, left.lines);
   const [pour, choosePour] = useState<string | null>(null);
   const edited = useJob(job, left.drafts, usePlanAhead(diary.lines, pour));
@@ -314,10 +317,10 @@ export function JobPage() {
     },
   );
   const left = useLeft(id, job.data?.document.version ?? null);
-  if (!order.includes(step as StepName)) return <Navigate to={`/jobs/${id}/shape`} replace />;
+  if (step === undefined || !(step in views)) return <Navigate to={`/jobs/${id}/shape`} replace />;
   // What is open stays open, whatever comes of asking for it again.
   if (job.data && left)
-    return <OpenJob key={job.data.id} job={job.data} left={left} step={step as StepName} />;
+    return <OpenJob key={job.data.id} job={job.data} left={left} step={step as Planned} />;
   return (
     <AppFrame page={app.name} title={app.name}>
       {job.isError ? (

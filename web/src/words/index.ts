@@ -8,3 +8,4 @@ export * from './names';
 export * from './screens';
 export * from './mixing';
 export * from './buying';
+export * from './board';

@@ -8,6 +8,7 @@ export const steps: Record<StepName, string> = {
   load: 'Load',
   buy: 'Buy',
   day: 'Day',
+  pour: 'Pour',
   cure: 'Cure',
 };
 
@@ -146,6 +147,7 @@ export const shades: Record<Enum<'Shade'>, string> = {
 };
 
 export const eventKinds: Record<EventKind, string> = {
+  dayBegun: 'The day begins',
   batchMixing: 'Batch begun',
   batchPlaced: 'Batch placed',
   struckOff: 'Struck off',
@@ -155,6 +157,10 @@ export const eventKinds: Record<EventKind, string> = {
   thumbTest: 'Thumb test',
   passBegun: 'Pass begun',
   passDone: 'Pass done',
+  handsChanged: 'Hands changed',
+  jointMade: 'Joint made',
+  misted: 'Misted',
+  dayClosed: 'The day is closed',
   coverOn: 'Covered',
   coverOff: 'Cover taken off',
   rain: 'Rain',

@@ -15,7 +15,11 @@ const remedies: Sentences<Mend> = {
       ? `With ${number(e.hands)} hands: ${duration(e.ageMin)} old`
       : e.mixingMin != null
         ? `With ${number(e.hands)} hands: done in ${duration(e.mixingMin)}`
-        : `Have ${number(e.hands)} hands`,
+        : e.lateMin != null
+          ? `With ${number(e.hands)} hands: ${e.lateMin < 1 ? 'all in time' : `${duration(e.lateMin)} late`}`
+          : `Have ${number(e.hands)} hands`,
+  jointHere: (e) => `Make a joint where batch ${number(e.batch)} ends`,
+  coverNow: () => 'Put the cover on now',
   addMixer: (e) => `Run ${number(e.mixers)} mixers: ${duration(e.ageMin)} old`,
   retard: (e) => `One dose of retarder: may be ${duration(e.limitMin)} old`,
   coolerHour: (e, fmt) =>

@@ -18,6 +18,40 @@ export const whysDay = {
       deficitKgM2H: 'drying over bleeding, at most',
     },
   },
+  zoneSet: {
+    title: 'How much later it sets than planned',
+    formula:
+      'Bayes on two levels: what the whole pour shares (one mix, one water, one day) and what is this zone’s own; each sign pulls by how sure it is',
+    result: (v) => (v < 0 ? `${number(-v)} % sooner` : `${number(v)} % later`),
+    inputs: {
+      zone: 'zone',
+      signs: 'signs read of it',
+      sharedDoubtPct: 'doubt before any sign, of the whole pour, %',
+      ownDoubtPct: 'and of each zone alone, %',
+      pourPct: 'the whole pour sets later by, %',
+      doubtPct: 'doubt that is left, %',
+    },
+  },
+  signRead: {
+    title: 'What a sign says',
+    formula:
+      'set progress by the plan’s clock ÷ what the slab shows = how much longer it takes; inside its span a sign changes nothing',
+    result: (v) => (v < 0 ? `zone ${number(-v)} % sooner` : `zone ${number(v)} % later`),
+    inputs: {
+      zone: 'zone',
+      plannedAt: 'by the plan’s clock, share of first set',
+      saysLeast: 'the slab shows at least',
+      saysMost: 'and at most',
+      doubtPct: 'give or take, %',
+    },
+  },
+  sheenRead: {
+    title: 'How long the sheen stays',
+    formula:
+      'time from placing until it was seen gone ÷ time reckoned, weighed against the doubt there was; it says nothing of the set',
+    result: (v) => `${number(v, 2)} times as long as reckoned`,
+    inputs: { seen: 'zones seen dry', doubtPct: 'doubt before, %', longerPct: 'longer by, %' },
+  },
   passWindow: {
     title: 'When the pass opens',
     formula:

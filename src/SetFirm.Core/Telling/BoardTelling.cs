@@ -1,0 +1,37 @@
+using SetFirm.Core.Events;
+using SetFirm.Core.PourDay;
+
+namespace SetFirm.Core.Telling;
+
+/// <summary>A pour's board, as it is shown.</summary>
+internal static class BoardTelling
+{
+    public static BoardReport Of(DayPlan plan)
+    {
+        var (timed, facts) = (plan.Retimed, plan.Facts);
+        static double Pct(double log) => 100 * (Math.Exp(log) - 1);
+        var soFar = timed?.SoFar.Batches ?? [];
+        var batches = plan.Schedule.Batches;
+        return new BoardReport(
+            plan.Planned,
+            facts is not null,
+            facts?.Closed,
+            facts?.Now,
+            plan.Crew.Hands,
+            new BoardMixing(
+                [.. soFar.Select(b => new BoardBatch(b.Begun!.Value, b.Placed))], batches.Length, soFar.Length < batches.Length ? batches[soFar.Length].Begun : null,
+                plan.Schedule.MixingEnds, plan.Planned.MixingEnds, timed?.SoFar.PaceFactor ?? 1, plan.Schedule.JointAge.TotalMinutes, plan.JointLimit.TotalMinutes),
+            [
+                .. plan.Zones.Select((z, i) => new BoardZone(
+                    z.Number, timed is null ? 0 : Pct(timed.Set.Zones[i].Mean), Pct(timed?.Set.Zones[i].Deviation ?? Math.Log(1 + Setting.Members.SetDoubt)),
+                    timed?.Signs.Count(s => s.Zone == i && s.Line is not JobEvent.SheenGone) ?? 0, facts?.SheenGone(i))),
+            ],
+            [
+                .. plan.Zones.SelectMany(z => z.Passes.Where(p => p.Done is null && p.Begins is not null).Select(p => new BoardTask(
+                    z.Number, p.Pass, p.Opens, p.Closes, p.Begins!.Value, p.Begins.Value + (p.Work / Math.Max(1, p.Hands)), p.Hands, p.Begun)))
+                    .OrderBy(t => t.Begins).ThenBy(t => t.Closes).ThenBy(t => t.Zone),
+            ],
+            plan.LastChange,
+            plan.Ahead);
+    }
+}

@@ -1,0 +1,20 @@
+import { Suspense, lazy } from 'react';
+import { Route, Routes } from 'react-router';
+
+// Each page is fetched for itself: who opens one does not wait for the others.
+const JobPage = lazy(() => import('./JobPage').then((m) => ({ default: m.JobPage })));
+const BoardPage = lazy(() => import('../board/BoardPage'));
+const YardPage = lazy(() => import('../yard/YardPage').then((m) => ({ default: m.YardPage })));
+
+/** Every page there is. */
+export function Pages() {
+  return (
+    <Suspense>
+      <Routes>
+        <Route path="/jobs/:id/pour" element={<BoardPage />} />
+        <Route path="/jobs/:id/:step?" element={<JobPage />} />
+        <Route path="*" element={<YardPage />} />
+      </Routes>
+    </Suspense>
+  );
+}

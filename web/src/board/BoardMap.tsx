@@ -1,0 +1,140 @@
+import { useState } from 'react';
+import type { Enum } from '../api/client';
+import { number } from '../format/format';
+import { ZoneMap } from '../drawing/ZoneMap';
+import { stageOf } from '../drawing/zoneStage';
+import { board as words, passes, readiness, thumbMarks } from '../words';
+import classes from './Board.module.css';
+import { useBoard } from './session';
+
+const STEP_MS = 5 * 60_000;
+
+/** The readiness map with its scrubber, and what is seen of the zone that is chosen: two taps. */
+export function BoardMap({ zone, onZone }: { zone: number | null; onZone: (zone: number) => void }) {
+  const { report, now, tell, pour, format } = useBoard();
+  const [looked, look] = useState<number | null>(null);
+  const [element, setElement] = useState<number | null>(null);
+  const { board, day, shape } = report;
+  if (!board || !day || !shape) return null;
+  const at = looked ?? now;
+  const of = day.zones.find((z) => z.number === zone);
+  const shown = element ?? of?.element ?? day.zones[0]?.element ?? 0;
+  const drawn = shape.elements.find((e) => e.index === shown);
+  const parts = [...new Set(day.zones.map((z) => z.element))];
+  const known = board.zones.find((z) => z.number === zone);
+  const stage = of && stageOf(of.stages, at);
+  const open = board.todo.find((t) => t.zone === zone);
+  return (
+    <>
+      {parts.length > 1 && (
+        <div className={classes.row}>
+          {parts.map((p) => (
+            <button
+              key={p}
+              type="button"
+              aria-pressed={p === shown}
+              onClick={() => {
+                setElement(p);
+              }}
+            >
+              {shape.elements.find((e) => e.index === p)?.name}
+            </button>
+          ))}
+        </div>
+      )}
+      <div className={classes.map}>
+        {drawn && (
+          <ZoneMap
+            element={drawn}
+            zones={day.zones}
+            at={at}
+            chosen={zone}
+            onChoose={onZone}
+            format={format}
+            large
+          />
+        )}
+      </div>
+      <div className={classes.scrub}>
+        <input
+          type="range"
+          aria-label={words.scrub}
+          aria-valuetext={format.time(new Date(at).toISOString())}
+          min={Date.parse(day.start)}
+          max={Date.parse(day.doneBy)}
+          step={STEP_MS}
+          value={at}
+          onChange={(e) => {
+            look(e.currentTarget.valueAsNumber);
+          }}
+        />
+        <button
+          type="button"
+          disabled={looked === null}
+          onClick={() => {
+            look(null);
+          }}
+        >
+          {looked === null ? words.mapAt(format.time(new Date(at).toISOString())) : words.mapNow}
+        </button>
+      </div>
+      <section className={classes.seen} aria-label={words.seen} data-testid="seen">
+        {!of || !known ? (
+          <p>{words.pickZone}</p>
+        ) : (
+          <>
+            <p className={classes.lead}>
+              {words.zone(number(of.number))}:{' '}
+              {stage && readiness[stage.is](stage.pass ? passes[stage.pass].toLowerCase() : '')}
+              <small>
+                {' '}
+                {known.laterPct >= 0.5
+                  ? words.laterPct(number(known.laterPct))
+                  : known.laterPct <= -0.5
+                    ? words.soonerPct(number(Math.abs(known.laterPct)))
+                    : words.asPlanned}
+                , {words.giveOrTake(number(known.doubtPct))}
+              </small>
+            </p>
+            <p>{words.thumb}</p>
+            <div className={classes.signs}>
+              <button
+                type="button"
+                disabled={known.sheenSeen !== null}
+                onClick={() => tell({ kind: 'sheenGone', zone: of.number, pour })}
+              >
+                {words.sheenGone}
+              </button>
+              {(Object.keys(thumbMarks) as Enum<'ThumbMark'>[]).map((mark) => (
+                <button
+                  key={mark}
+                  type="button"
+                  onClick={() => tell({ kind: 'thumbTest', zone: of.number, mark, pour })}
+                >
+                  {thumbMarks[mark]}
+                </button>
+              ))}
+              {open && (
+                <button
+                  type="button"
+                  className={classes.strong}
+                  onClick={() =>
+                    tell({
+                      kind: open.begun === null ? 'passBegun' : 'passDone',
+                      zone: open.zone,
+                      pass: open.pass,
+                      pour,
+                    })
+                  }
+                >
+                  <small>{passes[open.pass]}</small>
+                  {open.begun === null ? words.beginPass : words.donePass}
+                </button>
+              )}
+            </div>
+          </>
+        )}
+      </section>
+    </>
+  );
+}

@@ -1,0 +1,144 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useLocalStorage } from '@mantine/hooks';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { api, http, type Job, type JobEvent, type PlanReport } from '../api/client';
+import { formatsFor } from '../format/format';
+import { useDiary, type Telling } from '../job/useDiary';
+import { useLeft } from '../job/useLeft';
+import { app } from '../words';
+import { Board } from './Board';
+import classes from './Board.module.css';
+import { BoardContext, type BoardSession } from './session';
+import type { Role } from './thing';
+import { timeBy, useLive, type Clock } from './useLive';
+
+const TICK_MS = 1_000;
+const MINUTE_MS = 60_000;
+const RETRY_MS = 2_000;
+
+/** A name that this device keeps: by it the others know who told what. */
+const deviceName = (): string => `phone ${Math.random().toString(36).slice(2, 6)}`;
+
+async function planOf(
+  job: Job,
+  log: JobEvent[],
+  asOf: string,
+  pour: string | null,
+  signal: AbortSignal,
+): Promise<PlanReport> {
+  const { data } = await http.POST('/api/plan', {
+    body: { document: job.document, log, asOf, pour },
+    signal,
+  });
+  if (!data) throw new Error('the program does not plan it');
+  return data;
+}
+
+function useTick(clock: Clock): number {
+  const [tick, setTick] = useState(() => Date.now());
+  useEffect(() => {
+    const timer = setInterval(() => {
+      setTick(Date.now());
+    }, TICK_MS);
+    return () => {
+      clearInterval(timer);
+    };
+  }, []);
+  return timeBy(clock, tick);
+}
+
+function Live({ job, left, onChanged }: { job: Job; left: JobEvent[]; onChanged: () => void }) {
+  const [search] = useSearchParams();
+  const asked = search.get('pour');
+  const [device] = useLocalStorage({
+    key: 'setfirm-device',
+    defaultValue: deviceName(),
+    getInitialValueInEffect: false,
+  });
+  useEffect(() => {
+    localStorage.setItem('setfirm-device', JSON.stringify(device));
+  }, [device]);
+  const [role, chooseRole] = useLocalStorage<Role>({
+    key: 'setfirm-role',
+    defaultValue: 'all',
+    getInitialValueInEffect: false,
+  });
+  const diary = useDiary(job.id, left);
+  const { refresh } = diary;
+  const { online, here, clock } = useLive(job.id, device, role, {
+    onNews: () => void refresh().catch(() => undefined),
+    onChanged,
+  });
+  const now = useTick(clock);
+  const asOf = new Date(Math.floor(now / MINUTE_MS) * MINUTE_MS).toISOString();
+  const plan = useQuery({
+    queryKey: ['board', job.version, job.id, diary.lines.map((l) => l.id).join(), asOf, asked],
+    queryFn: ({ signal }) => planOf(job, diary.lines, asOf, asked, signal),
+    placeholderData: keepPreviousData,
+    retryDelay: RETRY_MS,
+    retry: true,
+    gcTime: MINUTE_MS,
+  });
+  const report = plan.data;
+  const format = useMemo(
+    () => formatsFor(job.document.units, job.document.timeZone, job.document.buy.currency),
+    [job.document],
+  );
+  const { tell: telling, lines, waiting } = diary;
+  const tell = useCallback(
+    (what: Telling, note = '') => telling(what, { note, device, at: new Date(timeBy(clock)).toISOString() }),
+    [telling, device, clock],
+  );
+  if (!report) return <p className={classes.noDay}>{app.loading}</p>;
+  const session: BoardSession = {
+    document: job.document,
+    report,
+    lines,
+    waiting,
+    now,
+    tell,
+    pour: report.pour ?? '',
+    format,
+    online,
+    here,
+    role,
+    device,
+    chooseRole,
+    clockOffS: clock.times === 1 ? (clock.at - clock.now) / 1000 : 0,
+    rehearsed: false,
+  };
+  return (
+    <BoardContext value={session}>
+      <title>{app.windowTitle(job.document.name)}</title>
+      <Board />
+    </BoardContext>
+  );
+}
+
+/** The board of a job's pour, live. */
+export default function BoardPage() {
+  const { id = '' } = useParams();
+  const job = api.useQuery(
+    'get',
+    '/api/jobs/{id}',
+    { params: { path: { id } } },
+    { retry: true, retryDelay: RETRY_MS },
+  );
+  const left = useLeft(id, job.data?.document.version ?? null);
+  const { refetch } = job;
+  const changed = useCallback(() => void refetch(), [refetch]);
+  if (!job.data || !left) {
+    return (
+      <main className={classes.noDay}>
+        <p>{job.isError ? app.notFound : app.loading}</p>
+        <Link to="/">{app.backToYard}</Link>
+      </main>
+    );
+  }
+  return (
+    <main>
+      <Live key={id} job={job.data} left={left.lines} onChanged={changed} />
+    </main>
+  );
+}

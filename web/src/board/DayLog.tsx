@@ -1,0 +1,33 @@
+import { board as words } from '../words';
+import classes from './Board.module.css';
+import { lineText, standing } from './lineText';
+import { useBoard } from './session';
+
+/** All that was told of the pour, the last first; any line can be struck out. */
+export function DayLog() {
+  const { lines, tell, pour, waiting, format } = useBoard();
+  const told = standing(lines, pour);
+  return (
+    <section aria-label={words.diary} className={classes.log}>
+      <h2>{words.diary}</h2>
+      {told.length === 0 && <p>{words.none}</p>}
+      <ul data-testid="day-log">
+        {told.map((l) => (
+          <li key={l.id} data-kind={l.kind} data-waiting={waiting.has(l.id)}>
+            <span>
+              <b>{format.time(l.at)}</b> {lineText(l, format)}
+              {l.device && <small> {l.device}</small>}
+            </span>
+            <button
+              type="button"
+              aria-label={`${words.strike}: ${lineText(l, format)}`}
+              onClick={() => tell({ kind: 'withdrawn', line: l.id, pour })}
+            >
+              ✕
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

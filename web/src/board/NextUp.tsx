@@ -1,0 +1,113 @@
+import { duration } from '../format/format';
+import { board as words, passSigns } from '../words';
+import classes from './Board.module.css';
+import { useBoard } from './session';
+import { keyOf, type Thing } from './thing';
+import { titleOf, whereOf } from './thingText';
+
+const MINUTE_MS = 60_000;
+
+/** The time to it, or what is left of its window. */
+function spanOf(thing: Thing, now: number): string {
+  if (
+    thing.kind === 'pass' &&
+    (thing.state === 'open' || thing.state === 'closing' || thing.state === 'begun')
+  )
+    return thing.until >= now
+      ? words.left(duration((thing.until - now) / MINUTE_MS))
+      : words.over(duration((now - thing.until) / MINUTE_MS));
+  if (thing.kind === 'pass' && thing.state === 'missed')
+    return words.over(duration((now - thing.until) / MINUTE_MS));
+  return thing.at > now ? words.in(duration((thing.at - now) / MINUTE_MS)) : '';
+}
+
+/** Large: what is next, where, when, until when, and the button for it. */
+export function NextUp({ things }: { things: Thing[] }) {
+  const { report, now, tell, pour, format } = useBoard();
+  const { board } = report;
+  const thing = things[0];
+  const next = things[1];
+  if (!board || !thing) {
+    return (
+      <section className={classes.next} data-state="calm" aria-label={words.now}>
+        <p className={classes.what}>{board?.closed ? words.closing.title : words.nothing}</p>
+      </section>
+    );
+  }
+  const time = (ms: number) => format.time(new Date(ms).toISOString());
+  return (
+    <section className={classes.next} data-state={thing.state} aria-label={words.now} data-testid="next">
+      <p className={classes.state}>{words.states[thing.state]}</p>
+      <p className={classes.where}>{whereOf(thing, board.mixing.of)}</p>
+      <p className={classes.what}>{titleOf(thing)}</p>
+      <p className={classes.when}>
+        <b data-testid="next-span">{spanOf(thing, now)}</b>
+        <span>
+          {thing.kind === 'pass'
+            ? thing.state === 'calm' || thing.state === 'soon'
+              ? `${words.at(time(thing.at))}, ${words.until(time(thing.until))}`
+              : words.until(time(thing.until))
+            : thing.at > now
+              ? words.at(time(thing.at))
+              : ''}
+        </span>
+      </p>
+      <p className={classes.sign}>
+        {thing.kind === 'pass' ? passSigns[thing.task.pass] : thing.kind === 'begin' ? words.beginHint : ''}
+      </p>
+      <div className={classes.act}>
+        {thing.kind === 'begin' && (
+          <button
+            type="button"
+            className={classes.big}
+            onClick={() => tell({ kind: 'dayBegun', plan: board.plan, pour })}
+          >
+            {words.begin}
+          </button>
+        )}
+        {thing.kind === 'mix' && (
+          <button
+            type="button"
+            className={classes.big}
+            onClick={() => tell({ kind: 'batchMixing', batch: thing.batch, pour })}
+          >
+            {words.inMixer}
+          </button>
+        )}
+        {thing.kind === 'place' && (
+          <button
+            type="button"
+            className={classes.big}
+            onClick={() => tell({ kind: 'batchPlaced', batch: thing.batch, pour })}
+          >
+            {words.placed}
+          </button>
+        )}
+        {thing.kind === 'pass' && (
+          <button
+            type="button"
+            className={classes.big}
+            onClick={() =>
+              tell({
+                kind: thing.state === 'begun' ? 'passDone' : 'passBegun',
+                zone: thing.task.zone,
+                pass: thing.task.pass,
+                pour,
+              })
+            }
+          >
+            {thing.state === 'begun' ? words.donePass : words.beginPass}
+          </button>
+        )}
+      </div>
+      <p className={classes.after} key={next ? keyOf(next) : ''}>
+        {next && (
+          <>
+            {words.later}: {whereOf(next, board.mixing.of)}, {titleOf(next).toLowerCase()}{' '}
+            {next.at > now ? words.at(time(next.at)) : ''}
+          </>
+        )}
+      </p>
+    </section>
+  );
+}

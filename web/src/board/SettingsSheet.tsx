@@ -1,0 +1,65 @@
+import { duration } from '../format/format';
+import { board as words } from '../words';
+import classes from './Board.module.css';
+import { useBoard } from './session';
+import { Sheet } from './Sheet';
+import type { Role } from './thing';
+import type { AlertSettings } from './useAlerts';
+
+interface SettingsSheetProps {
+  settings: AlertSettings;
+  onSettings: (settings: AlertSettings) => void;
+  awake: boolean;
+  onClose: () => void;
+}
+
+/** Under this a clock's error is not told. */
+const TOLD_FROM_S = 30;
+const S_IN_MIN = 60;
+
+/** How the board calls, whose part of it is shown, and who else has it open. */
+export function SettingsSheet({ settings, onSettings, awake, onClose }: SettingsSheetProps) {
+  const { role, chooseRole, here, clockOffS } = useBoard();
+  const off = Math.abs(clockOffS);
+  return (
+    <Sheet title={words.settings} onClose={onClose}>
+      {(['sound', 'vibrate', 'voice', 'night'] as const).map((which) => (
+        <label key={which} className={classes.tick}>
+          <input
+            type="checkbox"
+            checked={settings[which]}
+            onChange={(e) => {
+              onSettings({ ...settings, [which]: e.currentTarget.checked });
+            }}
+          />
+          {words[which]}
+        </label>
+      ))}
+      <p>{awake ? words.awake : words.notAwake}</p>
+      <h3>{words.role}</h3>
+      <div className={classes.row} role="group" aria-label={words.role}>
+        {(Object.keys(words.roles) as Role[]).map((r) => (
+          <button
+            key={r}
+            type="button"
+            aria-pressed={role === r}
+            onClick={() => {
+              chooseRole(r);
+            }}
+          >
+            {words.roles[r]}
+          </button>
+        ))}
+      </div>
+      <h3>{words.hereLong}</h3>
+      <ul data-testid="here">
+        {here.map((h, i) => (
+          <li key={i}>
+            {h.device || words.nameless}: {words.roles[h.role]}
+          </li>
+        ))}
+      </ul>
+      {off > TOLD_FROM_S && <p role="alert">{words.clockOff(duration(off / S_IN_MIN))}</p>}
+    </Sheet>
+  );
+}

@@ -1,0 +1,44 @@
+import { createContext, useContext } from 'react';
+import type { JobDocument, JobEvent, PlanReport } from '../api/client';
+import type { Formats } from '../format/format';
+import type { Telling } from '../job/useDiary';
+import type { Role } from './thing';
+
+/** Somebody who has the board open. */
+export interface Here {
+  device: string;
+  role: Role;
+  clockOffS: number;
+}
+
+/** A pour's day that is under way, real or rehearsed: what the board shows, and how it is told. */
+export interface BoardSession {
+  document: JobDocument;
+  report: PlanReport;
+  lines: JobEvent[];
+  /** Ids of lines that wait on this device. */
+  waiting: ReadonlySet<string>;
+  /** Milliseconds; moves by itself. */
+  now: number;
+  /** Tells of something done just now. @returns The id of the line. */
+  tell: (what: Telling, note?: string) => string;
+  pour: string;
+  format: Formats;
+  online: boolean;
+  here: Here[];
+  role: Role;
+  device: string;
+  chooseRole: (role: Role) => void;
+  /** Seconds by which this device's clock is off. */
+  clockOffS: number;
+  /** Only played: nothing of it is kept. */
+  rehearsed: boolean;
+}
+
+export const BoardContext = createContext<BoardSession | null>(null);
+
+export function useBoard(): BoardSession {
+  const session = useContext(BoardContext);
+  if (session === null) throw new Error('a part of the board stands outside it');
+  return session;
+}

@@ -220,6 +220,31 @@ public sealed class BoardTests
         _ = browser.Complaints;
     }
 
+    [Fact]
+    public async Task A_rehearsed_day_answers_what_is_looked_at_and_says_what_a_pass_made_too_early_does_and_keeps_nothing()
+    {
+        using var site = new Site();
+        using var browser = new Browser();
+        browser.Phone();
+        var (id, _) = await TodayAsync(site);
+        browser.Open(new Uri(site.Address, $"/jobs/{id}/rehearse?seed=4"));
+        browser.Press("Begin the day");
+        browser.Until(() => Next(browser).Contains("Zone 1", StringComparison.Ordinal));
+        // The first float straight away, into the water or while it is soft.
+        Zone(browser, phone: true, 1);
+        browser.Press("120×");
+        browser.Press("Run the clock");
+        browser.Until(() => browser.Find(By.CssSelector("[data-testid=seen]")).Text.Contains("You see:", StringComparison.Ordinal));
+        browser.Press("Pause the clock");
+        PressNext(browser);
+        Show(browser, true, "News");
+        var review = browser.Find(By.CssSelector("[data-testid=review]"));
+        review.Text.ShouldContain("Zone 1");
+        review.FindElement(By.CssSelector("li")).GetAttribute("data-fault").ShouldBeOneOf("workedInWater", "tooSoft");
+        browser.AxeFaults().ShouldBeEmpty("a rehearsal");
+        (await LogAsync(site, id)).Count.ShouldBe(0);
+    }
+
     private static string[] Small(Browser browser) => ((IReadOnlyCollection<object>)browser.Driver.ExecuteScript("""
         const seen = (e) => { const b = e.getBoundingClientRect(); return b.width > 0 && b.height > 0 && getComputedStyle(e).visibility !== 'hidden'; };
         const texts = [...document.querySelectorAll('main *')].filter((e) => seen(e) && !e.closest('.visually-hidden')

@@ -13,9 +13,6 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
     /// <summary>The rest of the demo's jobs; the terrace stands for all steps.</summary>
     private static readonly string[] Others = ["Workshop floor", "Herb border", "Bike-shed pad", "Potting bench top", "Drive kerb", "Six stepping stones", "Lean-to floor skim"];
 
-    /// <summary>What is looked at on the way and on site.</summary>
-    private static readonly string[] OnAPhone = ["load", "day", "cure"];
-
     /// <summary>Where the pictures go; <c>./setfirm shots</c> names docs/screenshots.</summary>
     private static readonly string Pictures = Environment.GetEnvironmentVariable("SETFIRM_SCREENSHOTS") is { Length: > 0 } folder
         ? folder
@@ -131,7 +128,7 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
         foreach (var phone in new[] { false, true })
         {
             Size(phone);
-            foreach (var view in (await ViewsAsync()).Where(v => !phone || OnAPhone.Any(s => v.ToString().EndsWith($"/{s}", StringComparison.Ordinal))))
+            foreach (var view in (await ViewsAsync()).Where(v => !phone || v.ToString().EndsWith("/day", StringComparison.Ordinal)))
             {
                 var name = view.Segments[^1].Trim('/') is { Length: > 0 } step ? step : "yard";
                 browser.Open(view);
@@ -143,17 +140,11 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
         }
 
         browser.Laptop();
-        foreach (var (job, name) in new[] { ("Potting bench top", "counter"), ("Drive kerb", "kerb") })
-        {
-            foreach (var view in (await ViewsAsync(job))[1..(job == "Drive kerb" ? 2 : 3)])
-            {
-                browser.Open(view);
-                await Task.Delay(500, TestContext.Current.CancellationToken);
-                browser.Screenshot(Path.Combine(Pictures, $"{view.Segments[^1]}-{name}.png"));
-            }
-        }
+        browser.Open((await ViewsAsync("Potting bench top"))[1]);
+        await Task.Delay(500, TestContext.Current.CancellationToken);
+        browser.Screenshot(Path.Combine(Pictures, "shape-counter.png"));
 
-        foreach (var (job, step, look, name) in new[] { ("Drive kerb", "mix", "One batch", "mix-batch"), ("Breakfast terrace", "load", "Where they lie", "load-plan"), ("Breakfast terrace", "day", "When to start", "day-starts"), ("Six stepping stones", "cure", "Calendar", "cure-calendar") })
+        foreach (var (job, step, look, name) in new[] { ("Breakfast terrace", "load", "Where they lie", "load-plan"), ("Breakfast terrace", "day", "When to start", "day-starts"), ("Breakfast terrace", "day", "Zone by zone", "day-map"), ("Six stepping stones", "cure", "Calendar", "cure-calendar") })
         {
             browser.Open((await ViewsAsync(job)).Single(v => v.ToString().EndsWith($"/{step}", StringComparison.Ordinal)));
             browser.Find(By.XPath($"//label[normalize-space()='{look}']")).Click();
@@ -161,6 +152,40 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
             browser.Screenshot(Path.Combine(Pictures, $"{name}.png"));
         }
 
+        var board = new Uri((await ViewsAsync("Workshop floor"))[1], "pour");
+        foreach (var (phone, night, name) in new[] { (true, false, "pour-phone"), (true, true, "pour-night"), (false, false, "pour") })
+        {
+            Size(phone);
+            browser.Driver.ExecuteScript($"localStorage.setItem('setfirm-board', JSON.stringify({{ sound: false, vibrate: false, voice: false, night: {(night ? "true" : "false")} }}))");
+            browser.Open(board);
+            browser.Find(By.CssSelector("[data-testid=next]"));
+            browser.Until(() => browser.Find(By.CssSelector("p[role=status]")).Text.EndsWith("alone", StringComparison.Ordinal));
+            if (night)
+            {
+                browser.Press("Zones");
+            }
+
+            await Task.Delay(1200, TestContext.Current.CancellationToken);
+            browser.Screenshot(Path.Combine(Pictures, $"{name}.png"));
+        }
+
+        browser.Phone();
+        browser.Driver.ExecuteScript("localStorage.removeItem('setfirm-board')");
+        browser.Open(new Uri(board, "rehearse?seed=3"));
+        browser.Press("Begin the day");
+        for (var early = 0; early < 3; early++)
+        {
+            // By the clock of the plan alone, and a little too soon.
+            browser.Press("To what is next");
+            await Task.Delay(900, TestContext.Current.CancellationToken);
+            browser.Find(By.CssSelector("[data-testid=next] button")).Click();
+            await Task.Delay(900, TestContext.Current.CancellationToken);
+            browser.Find(By.CssSelector("[data-testid=next] button")).Click();
+            await Task.Delay(900, TestContext.Current.CancellationToken);
+        }
+
+        browser.Screenshot(Path.Combine(Pictures, "rehearsal.png"));
+        browser.Laptop();
         browser.Scheme("dark");
         browser.Open((await ViewsAsync()).Single(v => v.ToString().EndsWith("/day", StringComparison.Ordinal)));
         await Task.Delay(900, TestContext.Current.CancellationToken);

@@ -25,6 +25,9 @@ internal static class JobReader
     private const double MostStringMm = 2_000;
     private const double LeastContainerL = 0.1;
     private const double MostContainerL = 200;
+    /// <summary>Of cement, in parts: with less it is no concrete.</summary>
+    private const double LeastCement = 0.05;
+
     private const double MostPart = 30;
     private const double MostBagWaterL = 20;
     private const double MostCementAdded = 20;
@@ -87,7 +90,7 @@ internal static class JobReader
                     return null;
                 }
 
-                return gate.InRange(at.Cement, parts.Cement, 0, MostPart) & gate.InRange(at.Sand, parts.Sand, 0, MostPart) & gate.InRange(at.Stone, parts.Stone, 0, MostPart)
+                return gate.InRange(at.Cement, parts.Cement, LeastCement, MostPart) & gate.InRange(at.Sand, parts.Sand, 0, MostPart) & gate.InRange(at.Stone, parts.Stone, 0, MostPart)
                     & gate.InRange(at.Ballast, parts.Ballast, 0, MostPart) & gate.InRange(at.StoneMm, parts.StoneMm, 10, 25, RangeUnit.Mm)
                         ? new MixSaid.ByParts(
                             new Parts(parts.Cement, parts.Sand, parts.Stone, parts.Ballast), parts.StoneMm, parts.Consistency, parts.Moisture, said.Exposure, containers, doses)

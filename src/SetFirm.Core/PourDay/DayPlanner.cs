@@ -18,6 +18,9 @@ public static class DayPlanner
     /// <summary>Members that the bands of a plan are made of; the ranking of starts takes more.</summary>
     public const int BandMembers = 40;
 
+    /// <summary>And those of a day under way, where one pour is planned and not a job with every key.</summary>
+    public const int BoardMembers = 200;
+
     /// <summary>A pour of one day is shown from a history of so long; a longer one is followed as far as any.</summary>
     private static readonly Duration FollowShort = Duration.FromHours(20);
 
@@ -49,7 +52,7 @@ public static class DayPlanner
         var best = new DaySimulation(pour, fine, Closeness.Ends, progress: progress);
         var outcome = best.Run(asForeseen, start);
         var paths = new DaySimulation(pour, coarse, progress: progress);
-        var members = retimed is null ? Members.Of(weather, BandMembers) : Members.Of(weather, BandMembers, retimed.Set, retimed.Sheen);
+        var members = retimed is null ? Members.Of(weather, BandMembers) : Members.Of(weather, BoardMembers, retimed.Set, retimed.Sheen);
         var bands = new PassBands(paths, asForeseen, start, members.Count);
         var judge = new DayJudge(pour, weather, schedule.JointAge);
         var odds = judge.Odds(start, members, paths, bands.Take);

@@ -32,6 +32,9 @@ public sealed record PlanRequest
 
     /// <summary>Now, for what was missed; left out, nothing is under way.</summary>
     public Instant? AsOf { get; init; }
+
+    /// <summary>Which hidden day is rehearsed; asked for by a rehearsal only.</summary>
+    public int? Seed { get; init; }
 }
 
 /// <summary>A run of hourly weather.</summary>
@@ -52,6 +55,8 @@ internal static class PlanEndpoints
         Map(api, "/plan", "Plan", 1, (weather, job) => weather.For(job), (job, weather, said, budget) => Teller.Tell(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget)));
         Map(api, "/calendar", "Calendar", 1, (weather, job) => weather.For(job), (job, weather, said, budget) =>
             Teller.Tell(Planner.Pours(Planner.Plan(job, weather, said.Log, said.AsOf, budget: budget), weather, said.Log, said.AsOf, budget)));
+        Map(api, "/rehearse", "Rehearse", 1, (weather, job) => weather.For(job), (job, weather, said, budget) =>
+            Rehearsals.Of(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget), weather, said.Seed ?? 0, said.AsOf ?? Instant.MinValue) ?? new RehearsalReport([], [], null));
         // Hundreds of hours, each many ways: it is asked for seldom, and told that it takes a while.
         Map(api, "/starts", "RankStarts", 4, (weather, job) => weather.Ahead(job), (job, weather, said, budget) => Teller.Tell(Planner.Starts(job, weather, said.Pour, budget: budget)));
     }
@@ -126,7 +131,7 @@ internal static class PlanEndpoints
             }
         }
 
-        var (asOf, pour) = (Part<Instant?>("asOf"), Part<string>("pour"));
+        var (asOf, pour, seed) = (Part<Instant?>("asOf"), Part<string>("pour"), Part<int?>("seed"));
         if (asOf.Value is { } now && !Moments.Has(now))
         {
             return (default, Problems.Of(new JobRead.Unreadable("$.asOf", "it is not between 1990 and 2200")));
@@ -134,12 +139,12 @@ internal static class PlanEndpoints
 
         var log = body.TryGetProperty("log", out var lines) && lines.ValueKind != JsonValueKind.Null ? LogEndpoints.Read(lines, LogEndpoints.MostOfAJob, "$.log", options) : ([], null);
         return log.Events is { } told
-            ? (new Besides(told, asOf.Value, pour.Value), asOf.Problem ?? pour.Problem)
+            ? (new Besides(told, asOf.Value, pour.Value, seed.Value), asOf.Problem ?? pour.Problem ?? seed.Problem)
             : (default, Problems.Of(log.Wrong!));
     }
 
     /// <summary>What was said of a job besides its document.</summary>
-    private readonly record struct Besides(IReadOnlyList<JobEvent> Log, Instant? AsOf, string? Pour);
+    private readonly record struct Besides(IReadOnlyList<JobEvent> Log, Instant? AsOf, string? Pour, int? Seed);
 
     private static (HourlyWeather? Weather, IResult? Problem) Read(JsonElement given, JsonSerializerOptions options)
     {

@@ -15,7 +15,7 @@ public sealed class TotalityTests
         ["", " ", "0", "-1", "1", "100 mm", "4\"", "12' 6 1/2\"", "3.81 m", "1,200", "9e9 m", "99999999999", "1/0", "½", "nonsense", "2027-05-05", "23:59", "24:00", "\0", "é", "UTC"];
 
     private static readonly double[] Numbers =
-        [0, -0.0, 1, -1, 0.5, 2, 3, 6, 7, 45, 90, -90, 179.9, 360, 1e-9, 1e9, -1e300, 1e300, int.MaxValue, int.MinValue];
+        [0, -0.0, 1, -1, 0.5, 2, 3, 6, 7, 45, 90, -90, 179.9, 360, 5e-324, 1e-200, 1e-9, 1e9, -1e300, 1e300, int.MaxValue, int.MinValue];
 
     private static readonly JobDocument[] Seeds =
     [
@@ -51,6 +51,20 @@ public sealed class TotalityTests
                 return report.Findings.All(f => f.Where.Path.StartsWith('/')) && Whole(report);
             },
             iter: 3000);
+
+    [Fact]
+    public void As_good_as_no_cement_is_told_at_its_field()
+    {
+        var report = Plans.Of(Samples.Terrace() with { Mix = Samples.OneTwoThree() with { Cement = 5e-324 } }, Weathers[0]);
+        report.Findings.ShouldContain(f => f.Says is Notice.OutOfRange && f.Where == Places.Mix(0).Cement);
+    }
+
+    [Fact]
+    public void As_many_hands_as_a_plan_takes_that_are_late_all_the_same_are_told_of()
+    {
+        var job = Samples.Terrace() with { Mix = Samples.Ready(), Mixing = Samples.Terrace().Mixing with { Hands = Core.Batching.LoadAdvice.MostHands } };
+        Plans.Of(job, Weathers[2]).Findings.Where(f => f.Says is Notice.ZonesCollide).ShouldHaveSingleItem().Remedies.ShouldBeEmpty();
+    }
 
     [Fact]
     public void Every_finding_points_at_something_that_is_there_or_may_be()

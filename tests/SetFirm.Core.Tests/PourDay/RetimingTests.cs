@@ -22,7 +22,8 @@ public sealed class RetimingTests(ITestOutputHelper output)
     private static readonly HeatBalanceSlab Fine = new();
     private static readonly HourlyWeather Mild = Samples.Weather(Enumerable.Range(0, 24 * 6).Select(h => Samples.Mild with
     {
-        AirC = 17 + (5 * Math.Cos(2 * Math.PI * (h - 15) / 24)), SunWm2 = Math.Max(0, 500 * Math.Sin(Math.PI * ((h % 24) - 4) / 15)),
+        AirC = 17 + (5 * Math.Cos(2 * Math.PI * (h - 15) / 24)),
+        SunWm2 = Math.Max(0, 500 * Math.Sin(Math.PI * ((h % 24) - 4) / 15)),
     }));
 
     private static readonly PourTask Task = Planner.Plan(Samples.Terrace().WithSlab(s => s with { Finish = Core.Finishing.Finish.Steel }), Mild).Pour!.Load.Task!;

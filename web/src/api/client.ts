@@ -41,6 +41,7 @@ export type BuyDocument = Schemas['BuyDocument'];
 export type StartHour = Schemas['StartHour'];
 export type DayReport = Schemas['DayReport'];
 export type PassReport = Schemas['PassReport'];
+export type RehearsalReport = Schemas['RehearsalReport'];
 export type CureReport = Schemas['CureReport'];
 /** Something that was done or seen, as it was told. */
 export type JobEvent = Schemas['JobEvent'];

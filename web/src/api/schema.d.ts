@@ -132,6 +132,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rehearse": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["Rehearse"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/starts": {
         parameters: {
             query?: never;
@@ -2095,6 +2111,11 @@ export interface components {
          * @enum {unknown}
          */
         Finish: "mag" | "broom" | "steel" | "steelOnce" | "rubbed" | "exposed" | "pebbles" | "groundLater" | "asCast";
+        /**
+         * @description What a pass made at the wrong time leaves behind.
+         * @enum {unknown}
+         */
+        FinishFault: "workedInWater" | "shutOverBleeding" | "tooSoft" | "tooHard";
         /** @description The form of a footing. */
         FootingFormDocument: components["schemas"]["FootingFormDocumentBoxFootingDocument"] | components["schemas"]["FootingFormDocumentCylinderFootingDocument"] | components["schemas"]["FootingFormDocumentFrustumFootingDocument"] | components["schemas"]["FootingFormDocumentFrustumTubeFootingDocument"];
         FootingFormDocumentBoxFootingDocument: {
@@ -2265,6 +2286,20 @@ export interface components {
             synchronous: string;
             /** @description What the check at the start found wrong. */
             damage: string[];
+        };
+        /** @description What was hidden of a zone. */
+        HiddenZone: {
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            number: number;
+            /**
+             * Format: double
+             * @description It set so much later than planned, percent.
+             */
+            laterPct: number;
+            sheenGone: null | components["schemas"]["Instant"];
         };
         HourReport: {
             /** @description Start of the hour. */
@@ -5798,6 +5833,27 @@ export interface components {
          * @enum {unknown}
          */
         Pass: "strikeOff" | "bullFloat" | "washSlurry" | "edgeAndFloat" | "secondFloat" | "exposeStone" | "broom" | "firstTrowel" | "stripAndRub" | "hardTrowel" | "sawJoints";
+        /** @description A pass that was made at the wrong time, and by how much. */
+        PassFault: {
+            /** @description What it leaves. */
+            fault: components["schemas"]["FinishFault"];
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            zone: number;
+            /** @description Which. */
+            pass: components["schemas"]["Pass"];
+            /** @description It was begun. */
+            at: components["schemas"]["Instant"];
+            right: null | components["schemas"]["Instant"];
+            /**
+             * Format: double
+             * @description Of water worked in or shut under, kg/m2; else by how much set progress it was off.
+             */
+            amount: number;
+            sign: null | components["schemas"]["ThumbMark"];
+        };
         /** @description When a pass opens and closes; the band holds four cases in five. */
         PassReport: {
             /** @description Which. */
@@ -5927,6 +5983,11 @@ export interface components {
             /** @description Id of the pour that is wanted in full; left out, or unknown, the first. */
             pour?: null | string;
             asOf?: null | components["schemas"]["Instant"];
+            /**
+             * Format: int32
+             * @description Which hidden day is rehearsed; asked for by a rehearsal only.
+             */
+            seed?: null | number;
         };
         /** @description A batch of the plan. */
         PlannedBatch: {
@@ -6181,6 +6242,15 @@ export interface components {
             width: string;
             /** @description A length, below the face. */
             depth: string;
+        };
+        /** @description A day that is rehearsed: what is seen of it, and what was done wrong. */
+        RehearsalReport: {
+            /** @description What one sees of each at the moment asked for. */
+            zones: components["schemas"]["ZoneSeen"][];
+            /** @description What passes made so far leave behind, in working order. */
+            faults: components["schemas"]["PassFault"][];
+            /** @description What was hidden of each zone; it is told when the day is closed. */
+            hidden: null | components["schemas"]["HiddenZone"][];
         };
         /** @description A way out that the app can take for the user. */
         Remedy: {
@@ -7862,6 +7932,21 @@ export interface components {
             /** @description Where it lies on the plan of its element: rings of points; none where it is not drawn. */
             face: components["schemas"]["PlanPoint"][][];
         };
+        /** @description How a zone really is at a moment. */
+        ZoneSeen: {
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            number: number;
+            /** @description All of it lies in the form. */
+            lies: boolean;
+            /** @description Water stands on its face. */
+            sheen: boolean;
+            thumb: null | components["schemas"]["ThumbMark"];
+            /** @description A light finger leaves a print. */
+            lightPrint: boolean;
+        };
         /** @description From then on a zone is ready for something. */
         ZoneStage: {
             /** @description Until the next stage; the first has no beginning. */
@@ -8245,6 +8330,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CalendarReport"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    Rehearse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RehearsalReport"];
                 };
             };
             /** @description Bad Request */

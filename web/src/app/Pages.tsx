@@ -4,6 +4,7 @@ import { Route, Routes } from 'react-router';
 // Each page is fetched for itself: who opens one does not wait for the others.
 const JobPage = lazy(() => import('./JobPage').then((m) => ({ default: m.JobPage })));
 const BoardPage = lazy(() => import('../board/BoardPage'));
+const RehearsePage = lazy(() => import('../board/RehearsePage'));
 const YardPage = lazy(() => import('../yard/YardPage').then((m) => ({ default: m.YardPage })));
 
 /** Every page there is. */
@@ -12,6 +13,7 @@ export function Pages() {
     <Suspense>
       <Routes>
         <Route path="/jobs/:id/pour" element={<BoardPage />} />
+        <Route path="/jobs/:id/rehearse" element={<RehearsePage />} />
         <Route path="/jobs/:id/:step?" element={<JobPage />} />
         <Route path="*" element={<YardPage />} />
       </Routes>

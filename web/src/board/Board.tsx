@@ -1,8 +1,7 @@
-import { useMemo, useState } from 'react';
+import { Suspense, lazy, useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { number } from '../format/format';
 import { board as words } from '../words';
-import { Ahead } from './Ahead';
 import { BoardMap } from './BoardMap';
 import classes from './Board.module.css';
 import { Change } from './Change';
@@ -12,16 +11,20 @@ import { DayLog } from './DayLog';
 import { Mixing } from './Mixing';
 import { MorePad } from './MorePad';
 import { NextUp } from './NextUp';
+import { Review } from './Review';
 import { useBoard } from './session';
 import { SettingsSheet } from './SettingsSheet';
 import { thingsToDo } from './thing';
 import { TakeBack } from './TakeBack';
 import { useAlertSettings, useAlerts, useAwake } from './useAlerts';
 
+// What is coming has words of its own, a third of all: they are fetched when something is.
+const Ahead = lazy(() => import('./Ahead').then((m) => ({ default: m.Ahead })));
+
 type View = keyof typeof words.views;
 
 /** One pour, today: what is next, where, until when; and what is told of it. Nothing moves under the thumb. */
-export function Board() {
+export function Board({ clock = null }: { clock?: ReactNode }) {
   const session = useBoard();
   const { report, now, role, format, document, waiting, online, here } = session;
   const { board, day } = report;
@@ -63,9 +66,10 @@ export function Board() {
         </button>
       </header>
       <p className={classes.line} role="status">
-        {!online && !session.rehearsed ? `${words.offline} ` : ''}
+        {clock}
+        {!online && session.rehearsal === null ? `${words.offline} ` : ''}
         {waiting.size > 0 ? words.waiting(number(waiting.size)) : ''}
-        {online && waiting.size === 0 && !session.rehearsed
+        {online && waiting.size === 0 && session.rehearsal === null
           ? here.length > 1
             ? words.here(number(here.length))
             : words.alone
@@ -92,15 +96,22 @@ export function Board() {
             ))}
           </nav>
           <section className={classes.part} data-view="now" data-shown={view === 'now'}>
+            <Review />
             <Change />
-            <Ahead />
+            {board.ahead.length > 0 && (
+              <Suspense fallback={null}>
+                <Ahead />
+              </Suspense>
+            )}
             <Coming things={things} />
             {board.begun &&
               board.closed === null &&
               board.todo.length === 0 &&
               board.mixing.next === null && <Closing />}
             {board.closed && (
-              <p className={classes.closed}>{words.closed(format.time(board.now ?? board.plan.doneBy))}</p>
+              <p className={classes.closed} hidden={session.rehearsal !== null}>
+                {words.closed(format.time(board.now ?? board.plan.doneBy))}
+              </p>
             )}
           </section>
           <section className={classes.part} data-view="mix" data-shown={view === 'mix'}>

@@ -11,7 +11,7 @@ const STEP_MS = 5 * 60_000;
 
 /** The readiness map with its scrubber, and what is seen of the zone that is chosen: two taps. */
 export function BoardMap({ zone, onZone }: { zone: number | null; onZone: (zone: number) => void }) {
-  const { report, now, tell, pour, format } = useBoard();
+  const { report, now, tell, pour, format, rehearsal } = useBoard();
   const [looked, look] = useState<number | null>(null);
   const [element, setElement] = useState<number | null>(null);
   const { board, day, shape } = report;
@@ -21,6 +21,7 @@ export function BoardMap({ zone, onZone }: { zone: number | null; onZone: (zone:
   const shown = element ?? of?.element ?? day.zones[0]?.element ?? 0;
   const drawn = shape.elements.find((e) => e.index === shown);
   const parts = [...new Set(day.zones.map((z) => z.element))];
+  const shows = rehearsal?.zones.find((z) => z.number === zone);
   const known = board.zones.find((z) => z.number === zone);
   const stage = of && stageOf(of.stages, at);
   const open = board.todo.find((t) => t.zone === zone);
@@ -96,7 +97,14 @@ export function BoardMap({ zone, onZone }: { zone: number | null; onZone: (zone:
                 , {words.giveOrTake(number(known.doubtPct))}
               </small>
             </p>
-            <p>{words.thumb}</p>
+            {shows?.thumb != null && (
+              <p data-testid="shows">
+                {words.rehearse.see}: {shows.sheen ? words.rehearse.sheen : words.rehearse.noSheen};{' '}
+                {thumbMarks[shows.thumb]}
+                {!shows.lightPrint && `; ${thumbMarks.noLightPrint}`}
+              </p>
+            )}
+            {shows == null && <p>{words.thumb}</p>}
             <div className={classes.signs}>
               <button
                 type="button"

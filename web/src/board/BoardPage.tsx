@@ -2,13 +2,14 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useLocalStorage } from '@mantine/hooks';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { api, http, type Job, type JobEvent, type PlanReport } from '../api/client';
+import { api, type Job, type JobEvent } from '../api/client';
 import { formatsFor } from '../format/format';
 import { useDiary, type Telling } from '../job/useDiary';
 import { useLeft } from '../job/useLeft';
 import { app } from '../words';
 import { Board } from './Board';
 import classes from './Board.module.css';
+import { planOf } from './planOf';
 import { BoardContext, type BoardSession } from './session';
 import type { Role } from './thing';
 import { timeBy, useLive, type Clock } from './useLive';
@@ -19,21 +20,6 @@ const RETRY_MS = 2_000;
 
 /** A name that this device keeps: by it the others know who told what. */
 const deviceName = (): string => `phone ${Math.random().toString(36).slice(2, 6)}`;
-
-async function planOf(
-  job: Job,
-  log: JobEvent[],
-  asOf: string,
-  pour: string | null,
-  signal: AbortSignal,
-): Promise<PlanReport> {
-  const { data } = await http.POST('/api/plan', {
-    body: { document: job.document, log, asOf, pour },
-    signal,
-  });
-  if (!data) throw new Error('the program does not plan it');
-  return data;
-}
 
 function useTick(clock: Clock): number {
   const [tick, setTick] = useState(() => Date.now());
@@ -74,7 +60,7 @@ function Live({ job, left, onChanged }: { job: Job; left: JobEvent[]; onChanged:
   const asOf = new Date(Math.floor(now / MINUTE_MS) * MINUTE_MS).toISOString();
   const plan = useQuery({
     queryKey: ['board', job.version, job.id, diary.lines.map((l) => l.id).join(), asOf, asked],
-    queryFn: ({ signal }) => planOf(job, diary.lines, asOf, asked, signal),
+    queryFn: ({ signal }) => planOf(job.document, diary.lines, asOf, asked, signal),
     placeholderData: keepPreviousData,
     retryDelay: RETRY_MS,
     retry: true,
@@ -106,7 +92,7 @@ function Live({ job, left, onChanged }: { job: Job; left: JobEvent[]; onChanged:
     device,
     chooseRole,
     clockOffS: clock.times === 1 ? (clock.at - clock.now) / 1000 : 0,
-    rehearsed: false,
+    rehearsal: null,
   };
   return (
     <BoardContext value={session}>

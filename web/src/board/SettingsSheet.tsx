@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { duration } from '../format/format';
 import { board as words } from '../words';
 import classes from './Board.module.css';
@@ -59,6 +60,11 @@ export function SettingsSheet({ settings, onSettings, awake, onClose }: Settings
           </li>
         ))}
       </ul>
+      <p>
+        <Link to="../rehearse" relative="path" className={classes.link}>
+          {words.rehearse.open}
+        </Link>
+      </p>
       {off > TOLD_FROM_S && <p role="alert">{words.clockOff(duration(off / S_IN_MIN))}</p>}
     </Sheet>
   );

@@ -1,5 +1,5 @@
 import { createContext, useContext } from 'react';
-import type { JobDocument, JobEvent, PlanReport } from '../api/client';
+import type { JobDocument, JobEvent, PlanReport, RehearsalReport } from '../api/client';
 import type { Formats } from '../format/format';
 import type { Telling } from '../job/useDiary';
 import type { Role } from './thing';
@@ -31,8 +31,8 @@ export interface BoardSession {
   chooseRole: (role: Role) => void;
   /** Seconds by which this device's clock is off. */
   clockOffS: number;
-  /** Only played: nothing of it is kept. */
-  rehearsed: boolean;
+  /** Only played: nothing of it is kept. What is seen of the made-up slab; null on a real day. */
+  rehearsal: RehearsalReport | null;
 }
 
 export const BoardContext = createContext<BoardSession | null>(null);

@@ -1,4 +1,4 @@
-import { HubConnectionBuilder, HubConnectionState, LogLevel, type HubConnection } from '@microsoft/signalr';
+import type { HubConnection } from '@microsoft/signalr';
 import { useEffect, useRef, useState } from 'react';
 import { http } from '../api/client';
 import type { Here } from './session';
@@ -45,14 +45,6 @@ export function useLive(job: string, device: string, role: Role, ports: Ports) {
 
   useEffect(() => {
     let gone = false;
-    const hub = new HubConnectionBuilder()
-      .withUrl('/live')
-      .withAutomaticReconnect({
-        nextRetryDelayInMilliseconds: (c) => AGAIN_MS[c.previousRetryCount] ?? LONGEST_MS,
-      })
-      .configureLogging(LogLevel.None)
-      .build();
-    connection.current = hub;
     const look = async () => {
       const { data } = await http.GET('/api/jobs/{id}/here', { params: { path: { id: job } } });
       if (data && !gone) setHere(data);
@@ -64,7 +56,7 @@ export function useLive(job: string, device: string, role: Role, ports: Ports) {
       // Half of the way there and back is taken for the way back.
       setClock({ at: (asked + Date.now()) / 2, now: Date.parse(data.now), times: data.times });
     };
-    const join = async () => {
+    const join = async (hub: HubConnection) => {
       await askTime().catch(() => undefined);
       await hub.invoke('Watch', job, who.current.device, who.current.role, Date.now());
       if (gone) return;
@@ -72,39 +64,53 @@ export function useLive(job: string, device: string, role: Role, ports: Ports) {
       latest.current.onNews(); // whatever came meanwhile
       latest.current.onChanged();
     };
-    hub.on('news', () => {
-      latest.current.onNews();
-      void askTime().catch(() => undefined); // clocks drift apart in a day
-    });
-    hub.on('changed', () => {
-      latest.current.onChanged();
-    });
-    hub.on('here', () => void look().catch(() => undefined));
-    hub.onreconnecting(() => {
-      setOnline(false);
-    });
-    hub.onreconnected(() => void join().catch(() => undefined));
     let timer: ReturnType<typeof setTimeout> | undefined;
+    // The board stands before the channel is fetched.
+    const open = async () => {
+      const { HubConnectionBuilder, LogLevel } = await import('@microsoft/signalr');
+      const hub = new HubConnectionBuilder()
+        .withUrl('/live')
+        .withAutomaticReconnect({
+          nextRetryDelayInMilliseconds: (c) => AGAIN_MS[c.previousRetryCount] ?? LONGEST_MS,
+        })
+        .configureLogging(LogLevel.None)
+        .build();
+      hub.on('news', () => {
+        latest.current.onNews();
+        void askTime().catch(() => undefined); // clocks drift apart in a day
+      });
+      hub.on('changed', () => {
+        latest.current.onChanged();
+      });
+      hub.on('here', () => void look().catch(() => undefined));
+      hub.onreconnecting(() => {
+        setOnline(false);
+      });
+      hub.onreconnected(() => void join(hub).catch(() => undefined));
+      if (gone) return;
+      connection.current = hub;
+      await hub.start();
+      await join(hub);
+    };
     const start = () => {
-      hub
-        .start()
-        .then(join)
-        .catch(() => {
-          if (!gone) timer = setTimeout(start, LONGEST_MS);
-        });
+      open().catch(() => {
+        void connection.current?.stop();
+        if (!gone) timer = setTimeout(start, LONGEST_MS);
+      });
     };
     start();
     return () => {
       gone = true;
       clearTimeout(timer);
-      void hub.stop();
+      void connection.current?.stop();
+      connection.current = null;
     };
   }, [job]);
 
   useEffect(() => {
     const hub = connection.current;
-    if (hub?.state === HubConnectionState.Connected)
-      void hub.invoke('Watch', job, device, role, Date.now()).catch(() => undefined);
+    // Where it is not connected yet it says so when it is.
+    if (hub) void hub.invoke('Watch', job, device, role, Date.now()).catch(() => undefined);
   }, [job, device, role]);
 
   return { online, here, clock };

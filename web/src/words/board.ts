@@ -109,6 +109,24 @@ export const board = {
   notAwake: 'This browser lets the screen go dark: set the phone not to sleep.',
   noDay: 'This pour has no day yet: settle Shape, Mix, Load and Day first.',
   steps: 'Load it in this order',
+  rehearse: {
+    title: 'Rehearsal',
+    hint: 'A made-up day: its weather and its set are drawn from what is in doubt, and hidden. Nothing of it is kept.',
+    seed: (n: string) => `Day ${n}`,
+    another: 'Another day',
+    speed: (n: string) => `${n}×`,
+    pause: 'Pause the clock',
+    go: 'Run the clock',
+    jump: 'To what is next',
+    see: 'You see',
+    sheen: 'water on the face',
+    noSheen: 'no water on the face',
+    review: 'How it went',
+    well: 'Every pass was made at its time.',
+    hiddenZone: (zone: string, how: string, dry: string) => `${zone} really ${how}${dry}`,
+    dryAt: (time: string) => `, dry at ${time}`,
+    open: 'Rehearse it',
+  },
   sheet: { close: 'Back to the board' },
 } as const;
 
@@ -137,8 +155,8 @@ export const shortPasses: Record<Enum<'Pass'>, string> = {
   strikeOff: 'strike off',
   bullFloat: 'bull float',
   washSlurry: 'wash',
-  edgeAndFloat: 'edge, float',
-  secondFloat: 'float again',
+  edgeAndFloat: '1st float',
+  secondFloat: '2nd float',
   exposeStone: 'expose',
   broom: 'broom',
   firstTrowel: 'trowel',
@@ -159,4 +177,24 @@ export const spoken = {
   open: (zone: string, pass: string, until: string) => `Zone ${zone}: ${pass} now, until ${until}`,
   closing: (zone: string, pass: string, until: string) => `Zone ${zone}: ${pass} closes at ${until}`,
   missed: (zone: string, pass: string) => `Zone ${zone}: ${pass} is late`,
+};
+
+/** What a pass at the wrong time left behind, by how much, and which sign would have told. */
+export const finishFaults: Record<
+  Enum<'FinishFault'>,
+  (pass: string, minutes: string, sign: string) => string
+> = {
+  workedInWater: (pass, minutes) =>
+    `${pass}: water stood on the face and was worked in; it will dust. Right ${minutes}; the sheen tells.`,
+  shutOverBleeding: (pass, minutes, sign) =>
+    `${pass}: the face was shut while water still rose; blisters. Right ${minutes}; the thumb ${sign}.`,
+  tooSoft: (pass, minutes, sign) =>
+    `${pass}: too soft, edges close again and lines tear. Right ${minutes}; the thumb ${sign}.`,
+  tooHard: (pass, minutes, sign) =>
+    `${pass}: past closing, nothing takes any more. Right ${minutes}; the thumb ${sign}.`,
+};
+
+export const faultTimes = {
+  later: (span: string) => `${span} later`,
+  sooner: (span: string) => `${span} sooner`,
 };

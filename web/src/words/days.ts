@@ -8,7 +8,7 @@ export const day = {
     `${date}: the truck comes at ${arrives}, the last of it lies at ${ends}, and you wash the tools after ${doneBy}.`,
   last: (pass: string, opens: string, closes: string) => ` ${pass} between ${opens} and ${closes}.`,
   blocked: 'The day cannot be told yet. What is missing is said at its field, here or in an earlier step.',
-  views: { hours: 'The day', starts: 'When to start' },
+  views: { hours: 'The day', map: 'Zone by zone', starts: 'When to start' },
   sides: { when: 'When', forecast: 'Forecast', site: 'Site', passes: 'Passes' },
   sidesLabel: 'What to change or look up',
   chance: 'All goes well',

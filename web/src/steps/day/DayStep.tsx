@@ -4,8 +4,9 @@ import { useState } from 'react';
 import { http, type DayReport, type ForecastDay } from '../../api/client';
 import { StartGrid } from '../../drawing/StartGrid';
 import { Views } from '../../common/Views';
+import { ZoneScrub } from '../../drawing/ZoneScrub';
 import { DayTimeline } from '../../drawing/DayTimeline';
-import { useDocument, useEditing, usePlanned } from '../../job/JobContext';
+import { useDocument, useEditing, usePlanned, useChosenElement } from '../../job/JobContext';
 import { usePour } from '../../job/usePour';
 import { calendarDay, number, type Formats } from '../../format/format';
 import { Heard } from '../../common/Heard';
@@ -232,6 +233,10 @@ export function DayStep() {
     staleTime: 600_000,
   });
   const day = sections.day;
+  const [chosen] = useChosenElement();
+  const element = sections.shape?.elements.find(
+    (e) => e.index === (day?.zones.some((z) => z.element === chosen) ? chosen : day?.zones[0]?.element),
+  );
   return (
     <StepLayout
       ofPour
@@ -249,6 +254,8 @@ export function DayStep() {
                   change({ start });
                 }}
               />
+            ) : view === 'map' && element ? (
+              <ZoneScrub element={element} day={day} format={format} />
             ) : (
               <Starts />
             )}

@@ -1,0 +1,197 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { v4 as newId } from 'uuid';
+import { api, http, type JobDocument, type JobEvent, type RehearsalReport } from '../api/client';
+import { formatsFor, number } from '../format/format';
+import type { Telling } from '../job/useDiary';
+import { app, board as words } from '../words';
+import { Board } from './Board';
+import classes from './Board.module.css';
+import { planOf } from './planOf';
+import { BoardContext, type BoardSession } from './session';
+import { thingsToDo } from './thing';
+
+const MINUTE_MS = 60_000;
+const TICK_MS = 250;
+/** So long before the first water the rehearsal begins. */
+const BEFORE_MS = 5 * MINUTE_MS;
+const SPEEDS = [1, 10, 60, 120];
+const DAYS = 1_000;
+const DEVICE = 'rehearsal';
+
+async function seenOf(
+  document: JobDocument,
+  log: JobEvent[],
+  asOf: string,
+  pour: string | null,
+  seed: number,
+  signal: AbortSignal,
+): Promise<RehearsalReport> {
+  const { data } = await http.POST('/api/rehearse', { body: { document, log, asOf, pour, seed }, signal });
+  if (!data) throw new Error('the program does not rehearse it');
+  return data;
+}
+
+/** A clock that can be run fast, stopped and moved on. */
+function useFastClock(start: number) {
+  const [now, setNow] = useState(start);
+  const [speed, setSpeed] = useState(60);
+  const [runs, setRuns] = useState(false);
+  useEffect(() => {
+    if (!runs) return;
+    const timer = setInterval(() => {
+      setNow((t) => t + TICK_MS * speed);
+    }, TICK_MS);
+    return () => {
+      clearInterval(timer);
+    };
+  }, [runs, speed]);
+  return { now, setNow, speed, setSpeed, runs, setRuns };
+}
+
+function Rehearsal({ document, start, seed }: { document: JobDocument; start: string; seed: number }) {
+  const [search, setSearch] = useSearchParams();
+  const pour = search.get('pour');
+  const [lines, setLines] = useState<JobEvent[]>([]);
+  const clock = useFastClock(Date.parse(start) - BEFORE_MS);
+  const { now } = clock;
+  const asOf = new Date(Math.floor(now / MINUTE_MS) * MINUTE_MS).toISOString();
+  // Those who mix tell of it when it is done.
+  const told = lines.filter((l) => Date.parse(l.at) <= now);
+  const key = [document, told.map((l) => l.id).join(), asOf, pour];
+  const plan = useQuery({
+    queryKey: ['rehearsed plan', ...key],
+    queryFn: ({ signal }) => planOf(document, told, asOf, pour, signal),
+    placeholderData: keepPreviousData,
+    gcTime: MINUTE_MS,
+  });
+  const seen = useQuery({
+    queryKey: ['rehearsed slab', seed, ...key],
+    queryFn: ({ signal }) => seenOf(document, told, asOf, pour, seed, signal),
+    placeholderData: keepPreviousData,
+    gcTime: MINUTE_MS,
+  });
+  const format = useMemo(
+    () => formatsFor(document.units, document.timeZone, document.buy.currency),
+    [document],
+  );
+  const report = plan.data;
+  const named = report?.pour ?? '';
+  const tell = useCallback(
+    (what: Telling, note = '') => {
+      const id = newId();
+      const at = new Date(now).toISOString();
+      setLines((before) => {
+        const line = { ...what, id, at, device: DEVICE, note } as JobEvent;
+        if (what.kind !== 'dayBegun') return [...before, line];
+        // Somebody else mixes and places, as planned: the passes are one's own.
+        const mixed = what.plan.batches.flatMap((b, i): JobEvent[] => [
+          { kind: 'batchMixing', id: newId(), at: b.begun, batch: i + 1, pour: named, device: '', note: '' },
+          { kind: 'batchPlaced', id: newId(), at: b.placed, batch: i + 1, pour: named, device: '', note: '' },
+        ]);
+        return [...before, line, ...mixed];
+      });
+      return id;
+    },
+    [now, named],
+  );
+  if (!report) return <p className={classes.noDay}>{app.loading}</p>;
+  const session: BoardSession = {
+    document,
+    report,
+    lines: told,
+    waiting: new Set(),
+    now,
+    tell,
+    pour: named,
+    format,
+    online: true,
+    here: [],
+    role: 'finishing',
+    device: DEVICE,
+    chooseRole: () => undefined,
+    clockOffS: 0,
+    rehearsal: seen.data ?? { zones: [], faults: [], hidden: null },
+  };
+  const jump = () => {
+    const next = report.board && thingsToDo(report.board, 'finishing', now).find((t) => t.at > now);
+    if (next) clock.setNow(next.at);
+  };
+  return (
+    <BoardContext value={session}>
+      <title>{app.windowTitle(`${document.name}: ${words.rehearse.title}`)}</title>
+      <Board
+        clock={
+          <span>
+            {words.rehearse.title}, {words.rehearse.seed(number(seed))}
+          </span>
+        }
+      />
+      <div className={classes.clock} role="group" aria-label={words.rehearse.title}>
+        <button
+          type="button"
+          onClick={() => {
+            clock.setRuns(!clock.runs);
+          }}
+        >
+          {clock.runs ? words.rehearse.pause : words.rehearse.go}
+        </button>
+        <button type="button" onClick={jump}>
+          {words.rehearse.jump}
+        </button>
+        {SPEEDS.map((s) => (
+          <button
+            key={s}
+            type="button"
+            aria-pressed={clock.speed === s}
+            onClick={() => {
+              clock.setSpeed(s);
+            }}
+          >
+            {words.rehearse.speed(number(s))}
+          </button>
+        ))}
+        <button
+          type="button"
+          onClick={() => {
+            setSearch({ ...(pour === null ? {} : { pour }), seed: String((seed % DAYS) + 1) });
+          }}
+        >
+          {words.rehearse.another}
+        </button>
+      </div>
+    </BoardContext>
+  );
+}
+
+/** The board on a made-up day. A seed in the address is the same day for anyone. */
+export default function RehearsePage() {
+  const { id = '' } = useParams();
+  const [search] = useSearchParams();
+  const seed = Math.max(1, Math.floor(Number(search.get('seed'))) || 1);
+  const job = api.useQuery('get', '/api/jobs/{id}', { params: { path: { id } } });
+  const pour = search.get('pour');
+  const first = useQuery({
+    queryKey: ['rehearsal', id, pour, job.data?.version],
+    queryFn: ({ signal }) => {
+      if (!job.data) throw new Error('not yet');
+      return planOf(job.data.document, [], null, pour, signal);
+    },
+    enabled: job.data !== undefined,
+  });
+  const start = first.data?.board?.plan.start;
+  if (!job.data || start === undefined) {
+    return (
+      <main className={classes.noDay}>
+        <p>{first.data ? words.noDay : job.isError ? app.notFound : app.loading}</p>
+        <Link to={`/jobs/${id}/day`}>{words.back}</Link>
+      </main>
+    );
+  }
+  return (
+    <main className={classes.rehearsed}>
+      <Rehearsal key={seed} document={job.data.document} start={start} seed={seed} />
+    </main>
+  );
+}

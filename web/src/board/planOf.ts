@@ -1,0 +1,14 @@
+import { http, type JobDocument, type JobEvent, type PlanReport } from '../api/client';
+
+/** The plan of a day as it goes. */
+export async function planOf(
+  document: JobDocument,
+  log: JobEvent[],
+  asOf: string | null,
+  pour: string | null,
+  signal: AbortSignal,
+): Promise<PlanReport> {
+  const { data } = await http.POST('/api/plan', { body: { document, log, asOf, pour }, signal });
+  if (!data) throw new Error('the program does not plan it');
+  return data;
+}

@@ -16,7 +16,7 @@ internal static class Plans
     public static PlanReport Of(JobDocument job, HourlyWeather weather, IReadOnlyList<JobEvent>? log = null, Instant? asOf = null, string? pour = null)
     {
         var report = Teller.Tell(Planner.Plan(job, weather, log, asOf, pour));
-        foreach (var finding in report.Findings)
+        foreach (var finding in report.Findings.Concat(report.Board?.Ahead ?? []))
         {
             Check(finding.Says);
             foreach (var remedy in finding.Remedies)

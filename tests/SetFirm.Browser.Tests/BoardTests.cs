@@ -79,6 +79,12 @@ public sealed class BoardTests
         browser.Press("Close it");
         browser.Find(By.XPath("//p[contains(., 'The day was closed at')]"));
         var log = await LogAsync(site, id);
+        while (log[^1]!["event"]!["kind"]!.GetValue<string>() != "dayClosed")
+        {
+            await Task.Delay(50, token); // shown before it is sent
+            log = await LogAsync(site, id);
+        }
+
         log.Select(l => l!["event"]!["kind"]!.GetValue<string>()).Distinct().ShouldBe(["dayBegun", "batchMixing", "batchPlaced", "sheenGone", "noted", "passBegun", "passDone", "coverOn", "dayClosed"], ignoreOrder: true);
         log.Select(l => l!["event"]!["id"]!.GetValue<string>()).ShouldBeUnique();
         // The plan of the day stands beside what happened.

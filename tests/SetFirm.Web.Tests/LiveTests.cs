@@ -127,6 +127,24 @@ public sealed class LiveTests : IDisposable
         wrong = plan.DeepClone();
         wrong["zones"] = new JsonArray((JsonNode?)null);
         await (await Tell(Line("dayBegun", ("plan", wrong)))).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "unreadable-field");
+        foreach (var zone in new JsonNode[] { new JsonObject(), new JsonObject { ["element"] = 0, ["firstBatch"] = 1, ["lastBatch"] = 1, ["from"] = 0, ["to"] = 1 }, new JsonObject { ["element"] = 0, ["firstBatch"] = 1, ["lastBatch"] = 1, ["from"] = 0, ["to"] = 1, ["passes"] = null } })
+        {
+            wrong = plan.DeepClone();
+            wrong["zones"] = new JsonArray(zone);
+            await (await Tell(Line("dayBegun", ("plan", wrong)))).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "unreadable-field");
+        }
+
+        foreach (var field in new[] { "batches", "zones", "start" })
+        {
+            wrong = plan.DeepClone();
+            wrong[field] = null;
+            await (await Tell(Line("dayBegun", ("plan", wrong)))).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "unreadable-field");
+        }
+
+        await (await Tell(Line("dayBegun", ("plan", new JsonObject())))).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "unreadable-field");
+        wrong = plan.DeepClone();
+        wrong["doneBy"] = "2027-07-01T00:00:00Z"; // no day is so long
+        await (await Tell(Line("dayBegun", ("plan", wrong)))).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "unreadable-field");
         await (await Tell(Line("handsChanged", ("hands", 0)))).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "unreadable-field");
         await (await Tell(Line("jointMade", ("batch", 0)))).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "unreadable-field");
         await (await Tell(Line("misted", ("zone", -1)))).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "unreadable-field");

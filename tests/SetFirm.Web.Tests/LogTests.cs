@@ -125,7 +125,16 @@ public sealed class LogTests(Site site) : IClassFixture<Site>
                 var t when t == typeof(Guid) => Guid.NewGuid(),
                 var t when t == typeof(Instant) => Site.Now,
                 var t when t == typeof(string) => "x",
-                var t when t == typeof(int) => 1,
+                var t when t == typeof(int) || t == typeof(int?) => 1,
+                var t when t == typeof(bool) => true,
+                var t when t == typeof(PlanOfDay) => new PlanOfDay
+                {
+                    Start = Site.Now,
+                    MixingEnds = Site.Now,
+                    DoneBy = Site.Now,
+                    Batches = [new PlannedBatch(Site.Now, Site.Now)],
+                    Zones = [new PlannedZone(0, 1, 1, 0, 1, null, [new PlannedPass(Pass.Broom, Site.Now, Site.Now, null)])],
+                },
                 var t when t == typeof(double) => 2.5,
                 var t => Enum.GetValues(t).GetValue(1),
             });

@@ -33,7 +33,7 @@ public sealed class PlanTests(Site site) : IClassFixture<Site>
         report["load"]!["batches"]!.AsArray().Count.ShouldBeGreaterThan(0);
         report["day"]!["passes"]!.AsArray().Count.ShouldBe(5);
         report["cure"]!["milestones"]!.AsArray().Count.ShouldBe(6);
-        report["steps"]!.AsArray().Select(s => s!["step"]!.GetValue<string>()).ShouldBe(["shape", "build", "mix", "load", "buy", "day", "cure"]);
+        report["steps"]!.AsArray().Select(s => s!["step"]!.GetValue<string>()).ShouldBe(["shape", "build", "mix", "load", "buy", "day", "pour", "cure"]);
     }
 
     [Fact]
@@ -41,7 +41,7 @@ public sealed class PlanTests(Site site) : IClassFixture<Site>
     {
         using var hurried = new Site(null, ("SetFirm:PlanSeconds", "-1"));
         var job = await site.StartingJobAsync();
-        foreach (var path in new[] { "/api/plan", "/api/calendar", "/api/starts" })
+        foreach (var path in new[] { "/api/plan", "/api/calendar", "/api/starts", "/api/rehearse" })
         {
             var problem = await (await hurried.Send(HttpMethod.Post, path, new JsonObject { ["document"] = job.DeepClone() }.ToJsonString())).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "too-much-to-plan");
             problem["detail"]!.GetValue<string>().ShouldContain("kept");

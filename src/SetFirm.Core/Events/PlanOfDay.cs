@@ -31,18 +31,24 @@ public sealed record PlanOfDay
     /// <returns>Its place, as a path of names.</returns>
     internal string? Wrong()
     {
-        if (!Moments.Has(Start) || !Moments.Has(MixingEnds) || !Moments.Has(DoneBy))
+        if (!Moments.Has(Start) || !IsNear(MixingEnds) || !IsNear(DoneBy))
         {
             return nameof(Start);
         }
 
-        if (Batches.Count is 0 or > MostParts || Batches.Any(b => b is null || !Moments.Has(b.Begun) || !Moments.Has(b.Placed) || b.Placed < b.Begun))
+        if (Batches is not { Count: > 0 and <= MostParts } || Batches.Any(b => b is null || !IsNear(b.Begun) || !IsNear(b.Placed) || b.Placed < b.Begun))
         {
             return nameof(Batches);
         }
 
-        return Zones.Count is 0 or > MostParts || Zones.Any(z => z?.IsSound(Batches.Count) != true) ? nameof(Zones) : null;
+        return Zones is not { Count: > 0 and <= MostParts } || Zones.Any(z => z?.IsSound(this) != true) ? nameof(Zones) : null;
     }
+
+    /// <summary>It may be of this day.</summary>
+    internal bool IsNear(Instant moment) => Moments.Has(moment) && moment - Start < Longest && Start - moment < Longest;
+
+    /// <summary>No day of a pour, with all that follows of it on the same concrete, is longer.</summary>
+    private static readonly Duration Longest = Duration.FromDays(4);
 }
 
 /// <summary>A batch of the plan.</summary>
@@ -60,9 +66,9 @@ public sealed record PlannedBatch(Instant Begun, Instant Placed);
 /// <param name="Passes">In working order.</param>
 public sealed record PlannedZone(int Element, int FirstBatch, int LastBatch, double From, double To, Instant? SheenGone, IReadOnlyList<PlannedPass> Passes)
 {
-    internal bool IsSound(int batches) =>
-        Element is >= 0 and < PlanOfDay.MostParts && FirstBatch >= 1 && LastBatch >= FirstBatch && LastBatch <= batches && From is >= 0 and <= 1 && To > From && To <= 1
-        && (SheenGone is not { } gone || Moments.Has(gone)) && Passes.Count <= PlanOfDay.MostPasses && Passes.All(p => p is not null && Moments.Has(p.Opens) && Moments.Has(p.Closes));
+    internal bool IsSound(PlanOfDay of) =>
+        Element is >= 0 and < PlanOfDay.MostParts && FirstBatch >= 1 && LastBatch >= FirstBatch && LastBatch <= of.Batches.Count && From is >= 0 and <= 1 && To > From && To <= 1
+        && (SheenGone is not { } gone || of.IsNear(gone)) && Passes is { Count: <= PlanOfDay.MostPasses } && Passes.All(p => p is not null && of.IsNear(p.Opens) && of.IsNear(p.Closes) && (p.Begins is not { } begins || of.IsNear(begins)));
 }
 
 /// <summary>A pass of the plan.</summary>

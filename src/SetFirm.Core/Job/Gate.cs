@@ -36,13 +36,10 @@ internal sealed class Gate(UnitSystem system, Budget? budget = null) : Remarks(b
         Quantity(path, text, Units.Masses, Dimension.Mass) is { } kilograms
         && InRange(path, kilograms, leastKg, mostKg, RangeUnit.Kg) ? Quantities.Mass.FromKilograms(kilograms) : null;
 
-    /// <summary>Nearer to nothing than this, and not nothing, no number is meant: what is divided by it has no end.</summary>
-    private const double NobodyMeans = 1e-9;
-
     /// <summary>True when a plain number lies within limits; else a finding.</summary>
     public bool InRange(Place path, double value, double least, double most, RangeUnit unit = RangeUnit.None)
     {
-        if (value >= least && value <= most && !(Math.Abs(value) is > 0 and < NobodyMeans))
+        if (value >= least && value <= most)
         {
             return true;
         }

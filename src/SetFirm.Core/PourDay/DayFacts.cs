@@ -52,11 +52,15 @@ public sealed record DayFacts
     public static DayFacts? Of(Told told, Instant? asOf)
     {
         ArgumentNullException.ThrowIfNull(told);
-        ImmutableArray<JobEvent> lines = [.. told.Lines.Where(IsOfTheDay)];
-        if (lines.IsEmpty)
+        ImmutableArray<JobEvent> all = [.. told.Lines.Where(IsOfTheDay)];
+        if (all.IsEmpty)
         {
             return null;
         }
+
+        // What lies days from its beginning was told with another day's date.
+        var begins = all.FirstOrDefault(l => l is JobEvent.DayBegun)?.At ?? all[0].At;
+        ImmutableArray<JobEvent> lines = [.. all.Where(l => l.At - begins < DaySimulation.Sight && begins - l.At < DaySimulation.Sight)];
 
         // A clock that goes fast tells of what is to come: then it is that late. Who tells nothing for long has stopped telling: the rest went as it would.
         var last = lines[^1].At;
@@ -110,7 +114,8 @@ public sealed record DayFacts
     {
         ArgumentNullException.ThrowIfNull(task);
         ArgumentNullException.ThrowIfNull(plan);
-        var first = Batches.Count == 0 ? Instant.Max(plan[0].Begun, Now) : BatchesSoFar.Of(Now, Batches, plan, []).Batches[0].Begun!.Value;
+        // What is told of batches that there are not any more says nothing.
+        var first = BatchesSoFar.Of(Now, Batches, plan, []).Batches is [{ Begun: { } begun }, ..] ? begun : Instant.Max(plan[0].Begun, Now);
         return first - task.Load.Age;
     }
 

@@ -1,3 +1,4 @@
+using CsCheck;
 using NodaTime;
 using SetFirm.Core.Events;
 using SetFirm.Core.Findings;
@@ -150,6 +151,68 @@ public sealed class BoardTests
         var report = Plans.Of(thicker, Mild, UntilThen(plan, plan.Batches[4].Placed), plan.Batches[4].Placed);
         report.Day!.Zones[^1].LastBatch.ShouldBe(report.Load!.Batches.Count);
         report.Board!.Plan.ShouldBe(plan);
+    }
+
+    [Fact]
+    public void Whatever_sound_looking_day_is_told_the_job_is_planned()
+    {
+        var plan = Plans.Of(Samples.Terrace(), Mild).Board!.Plan;
+        Instant[] moments = [plan.Start, plan.Start, plan.MixingEnds, plan.DoneBy, plan.Start - Duration.FromHours(30), plan.DoneBy + Duration.FromDays(1), plan.Start + Duration.FromDays(3)];
+        Instant[] far = [Instant.FromUtc(1990, 1, 1, 0, 0), Instant.FromUtc(2199, 12, 31, 0, 0)];
+        Gen.Int[0, int.MaxValue - 1].Sample(
+            seed =>
+            {
+                var luck = new Random(seed);
+                Instant Moment() => moments[luck.Next(moments.Length)] + Duration.FromMinutes(luck.Next(0, 600));
+                Instant Any() => luck.Next(12) == 0 ? far[luck.Next(2)] + Duration.FromMinutes(luck.Next(600)) : Moment();
+                var count = luck.Next(3) == 0 ? luck.Next(1, 40) : plan.Batches.Count;
+                var strange = new PlanOfDay
+                {
+                    Start = Moment(),
+                    MixingEnds = Moment(),
+                    DoneBy = Moment(),
+                    Batches = [.. Enumerable.Range(0, count).Select(i => luck.Next(4) == 0 && i < plan.Batches.Count ? plan.Batches[i] : Moment() is var at ? new PlannedBatch(at, Instant.Max(at, Moment())) : null!)],
+                    Zones =
+                    [
+                        .. Enumerable.Range(0, luck.Next(1, 12)).Select(_ =>
+                        {
+                            var (first, from) = (luck.Next(1, count + 1), luck.NextDouble() * 0.9);
+                            return new PlannedZone(
+                                luck.Next(8) == 0 ? luck.Next(900) : 0, first, luck.Next(first, count + 1), from, from + ((1 - from) * (0.01 + (0.99 * luck.NextDouble()))), luck.Next(2) == 0 ? Moment() : null,
+                                [new PlannedPass(Pass.Broom, Moment(), Moment(), null)]);
+                        }),
+                    ],
+                };
+                var log = new List<JobEvent> { new JobEvent.DayBegun { Id = Guid.NewGuid(), At = Moment(), Plan = strange } };
+                for (var i = luck.Next(0, 30); i > 0; i--)
+                {
+                    var (batch, zone, id, at) = (luck.Next(1, 60), luck.Next(1, 14), Guid.NewGuid(), Any());
+                    log.Add(luck.Next(9) switch
+                    {
+                        0 => new JobEvent.BatchMixing { Id = id, At = at, Batch = batch },
+                        1 => new JobEvent.BatchPlaced { Id = id, At = at, Batch = batch },
+                        2 => new JobEvent.StruckOff { Id = id, At = at, Zone = zone },
+                        3 => new JobEvent.SheenGone { Id = id, At = at, Zone = zone },
+                        4 => new JobEvent.ThumbTest { Id = id, At = at, Zone = zone, Mark = (ThumbMark)luck.Next(5) },
+                        5 => new JobEvent.PassBegun { Id = id, At = at, Zone = zone, Pass = (Pass)luck.Next(11) },
+                        6 => new JobEvent.PassDone { Id = id, At = at, Zone = zone, Pass = (Pass)luck.Next(11) },
+                        7 => new JobEvent.HandsChanged { Id = id, At = at, Hands = luck.Next(1, 9) },
+                        _ => new JobEvent.Paused { Id = id, At = at },
+                    });
+                }
+
+                if (log.Exists(l => EventLimits.WrongIn(l) is not null))
+                {
+                    return true; // refused where it is told
+                }
+
+                var clock = System.Diagnostics.Stopwatch.StartNew();
+                var report = Plans.Of(Samples.Terrace(), Mild, log, luck.Next(2) == 0 ? Any() : null);
+                ReportText.Of(report).ShouldNotBeEmpty(); // throws on NaN and infinity
+                clock.Elapsed.TotalSeconds.ShouldBeLessThan(20); // has an end
+                return report.Board is not null;
+            },
+            iter: 300);
     }
 
     private static IReadOnlyList<Finding> Ahead(IReadOnlyList<JobEvent> log, Instant now, HourlyWeather? weather = null) => Plans.Of(Samples.Terrace(), weather ?? Mild, log, now).Board!.Ahead;

@@ -97,7 +97,9 @@ public sealed class HeatBalanceSlab(double nightSkyK = HeatBalanceSlab.UsualNigh
             marking.Pass(at, hours[i], before, state, water);
             for (; next < ages.Length && ages[next] <= state.EquivalentH; next++)
             {
-                reachedH[next] = at + ((ages[next] - before.EquivalentH) / (state.EquivalentH - before.EquivalentH) * (hours[i] - at));
+                // Frozen concrete stands at one age: it has it from the start of the step.
+                var behind = Math.Max(0, ages[next] - before.EquivalentH);
+                reachedH[next] = behind == 0 ? at : at + (behind / (state.EquivalentH - before.EquivalentH) * (hours[i] - at));
             }
 
             at = hours[i++];

@@ -40,8 +40,12 @@ public sealed record SheetCutting(double SheetAlongM, double SheetAcrossM, doubl
     {
         ArgumentNullException.ThrowIfNull(cuts);
         var area = cuts.Sum(c => c.AlongM * c.AcrossM);
-        var count = Count([.. cuts.Select(c => (c.AlongM, c.AcrossM))]);
-        return count == 0 ? SheetsNeeded.None : new SheetsNeeded(count, [.. cuts.GroupBy(c => c.Element).Select(g => (g.Key, count * g.Sum(c => c.AlongM * c.AcrossM) / area))]);
+        var elements = cuts.GroupBy(c => c.Element).ToList();
+        // Parts of two elements in one row may cost a row: whoever then keeps them apart needs no more.
+        var count = Math.Min(Parts(cuts), elements.Sum(Parts));
+        return count == 0 ? SheetsNeeded.None : new SheetsNeeded(count, [.. elements.Select(g => (g.Key, count * g.Sum(c => c.AlongM * c.AcrossM) / area))]);
+
+        int Parts(IEnumerable<SheetCut> of) => Count([.. of.Select(c => (c.AlongM, c.AcrossM))]);
     }
 
     /// <summary>Sheets for these rectangles.</summary>

@@ -64,6 +64,16 @@ public sealed class MouldTests
         });
 
     [Fact]
+    public void Where_cutting_two_together_would_cost_a_sheet_they_are_cut_apart()
+    {
+        // Each alone fills one sheet; by height, together, they break each other's rows and would take three.
+        SheetCut[] Rows(int element, params double[] high) => [.. high.Select(h => new SheetCut(2.3, h, element))];
+        SheetCut[] whose = [.. Rows(0, 0.528, 0.336, 0.336), .. Rows(1, 0.432, 0.432, 0.336)];
+        Mould.Stock.Count([.. whose.Select(c => (c.AlongM, c.AcrossM))]).ShouldBe(3);
+        Mould.Stock.Of(whose).Count.ShouldBe(2);
+    }
+
+    [Fact]
     public void Too_many_parts_to_lay_out_are_told_by_their_area()
     {
         var many = Enumerable.Repeat(new SheetCut(0.5, 0.1, 0), SheetCutting.MostParts + 1).ToArray();

@@ -67,6 +67,15 @@ public sealed class DaySimulationTests
     }
 
     [Fact]
+    public void A_mix_that_is_frozen_from_its_first_minute_has_its_first_age_then_and_no_other() => Gen.Double[-30, -5].Sample(air =>
+    {
+        var clock = new PassClock(Finishes.Chain(Finish.Broom, rapid: false), Samples.Mix());
+        var reached = new double[clock.Ages.Length];
+        Fine.Mark(Samples.Zone(air, 100) with { MixC = air }, Day(air, 0.8, 10, 0), clock.Ages, 0, Duration.FromHours(48), reached);
+        reached.ShouldBe([0, .. Enumerable.Repeat(double.PositiveInfinity, reached.Length - 1)]);
+    });
+
+    [Fact]
     public void Coarse_steps_move_a_window_by_under_five_minutes_or_a_little_of_a_long_wait() => Airs.Sample(
         (air, humidity, wind, sun, depth) =>
         {

@@ -5,6 +5,7 @@ using NodaTime;
 using NodaTime.Testing;
 using OpenQA.Selenium;
 using SetFirm.Tests.Sites;
+using SelectElement = OpenQA.Selenium.Support.UI.SelectElement;
 
 namespace SetFirm.Browser.Tests;
 
@@ -20,15 +21,7 @@ public sealed class BoardTests
     {
         using var site = new Site();
         using var browser = new Browser();
-        if (phone)
-        {
-            browser.Phone();
-        }
-        else
-        {
-            browser.Laptop();
-        }
-
+        browser.Size(phone);
         var (id, plan) = await TodayAsync(site);
         Open(browser, site, id);
         browser.Press("Begin the day");
@@ -180,15 +173,7 @@ public sealed class BoardTests
     {
         using var site = new Site();
         using var browser = new Browser();
-        if (phone)
-        {
-            browser.Phone();
-        }
-        else
-        {
-            browser.Laptop();
-        }
-
+        browser.Size(phone);
         var (id, plan) = await TodayAsync(site);
         await TellAsync(site, id, "dayBegun", ("plan", plan.DeepClone()));
         await TellAsync(site, id, "batchMixing", plan["batches"]![0]!["begun"]!, ("batch", 1));
@@ -251,10 +236,34 @@ public sealed class BoardTests
         (await LogAsync(site, id)).Count.ShouldBe(0);
     }
 
+    [Fact]
+    public async Task Of_two_pours_the_board_is_of_the_one_that_is_today_and_another_can_be_chosen()
+    {
+        using var site = new Site();
+        using var browser = new Browser();
+        browser.Phone();
+        var document = await site.StartingJobAsync("Two");
+        var slab = document["elements"]![0]!.DeepClone();
+        slab["id"] = "element-2";
+        slab["name"] = "Later";
+        document["elements"]!.AsArray().Add(slab);
+        JsonObject Pour(string pour, string element, string date) => new() { ["id"] = pour, ["parts"] = new JsonArray(new JsonObject { ["element"] = element }), ["date"] = date, ["start"] = "09:00" };
+        document["pours"] = new JsonArray(Pour("pour-1", document["elements"]![0]!["id"]!.GetValue<string>(), "2027-05-02"), Pour("pour-2", "element-2", "2027-05-04"));
+        var (id, _) = await site.AddedAsync(document);
+        Open(browser, site, id);
+        browser.Until(() => browser.Find(By.CssSelector("select")).GetAttribute("value") == "pour-2");
+        browser.Press("Begin the day");
+        browser.Until(() => Next(browser).Contains("Batch 1 of", StringComparison.Ordinal));
+        (await LogAsync(site, id)).Single()!["event"]!["pour"]!.GetValue<string>().ShouldBe("pour-2");
+        browser.AxeFaults().ShouldBeEmpty("two pours");
+        new SelectElement(browser.Find(By.CssSelector("select"))).SelectByIndex(0);
+        browser.Until(() => Next(browser).Contains("Begin the day", StringComparison.Ordinal)); // the other has its own day
+    }
+
     private static string[] Small(Browser browser) => ((IReadOnlyCollection<object>)browser.Driver.ExecuteScript("""
         const seen = (e) => { const b = e.getBoundingClientRect(); return b.width > 0 && b.height > 0 && getComputedStyle(e).visibility !== 'hidden'; };
         const texts = [...document.querySelectorAll('main *')].filter((e) => seen(e) && !e.closest('.visually-hidden')
-          && [...e.childNodes].some((n) => n.nodeType === 3 && n.textContent.trim() !== '') && parseFloat(getComputedStyle(e).fontSize) < (e.closest('svg') && !e.closest('[data-zone]') ? 11 : 16));
+          && [...e.childNodes].some((n) => n.nodeType === 3 && n.textContent.trim() !== '') && parseFloat(getComputedStyle(e).fontSize) < 16);
         const keys = [...document.querySelectorAll('main button, main a, main input[type=range]')].filter((e) => seen(e) && (e.getBoundingClientRect().height < 55.5 || e.getBoundingClientRect().width < 55.5));
         return [...texts, ...keys].map((e) => e.tagName + ' ' + e.textContent.slice(0, 40) + ' ' + getComputedStyle(e).fontSize + ' ' + e.getBoundingClientRect().height);
         """)!).Select(o => (string)o).ToArray();

@@ -123,6 +123,18 @@ public sealed class Browser : IDisposable
 
     public void Phone() => Size(390, 844, mobile: true);
 
+    public void Size(bool phone)
+    {
+        if (phone)
+        {
+            Phone();
+        }
+        else
+        {
+            Laptop();
+        }
+    }
+
     public void Scheme(string scheme) => Driver.ExecuteScript($"localStorage.setItem('mantine-color-scheme-value', '{scheme}')");
 
     /// <summary>Goes to a place and waits until it has drawn what it shows.</summary>

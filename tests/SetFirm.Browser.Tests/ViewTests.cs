@@ -25,7 +25,7 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
     [InlineData("dark", true)]
     public async Task Axe_finds_nothing_in_any_view(string scheme, bool phone)
     {
-        Size(phone);
+        browser.Size(phone);
         browser.Open(site.Site.Address);
         browser.Scheme(scheme);
         foreach (var view in await ViewsAsync())
@@ -127,7 +127,7 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
         Directory.CreateDirectory(Pictures);
         foreach (var phone in new[] { false, true })
         {
-            Size(phone);
+            browser.Size(phone);
             foreach (var view in (await ViewsAsync()).Where(v => !phone || v.ToString().EndsWith("/day", StringComparison.Ordinal)))
             {
                 var name = view.Segments[^1].Trim('/') is { Length: > 0 } step ? step : "yard";
@@ -155,7 +155,7 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
         var board = new Uri((await ViewsAsync("Workshop floor"))[1], "pour");
         foreach (var (phone, night, name) in new[] { (true, false, "pour-phone"), (true, true, "pour-night"), (false, false, "pour") })
         {
-            Size(phone);
+            browser.Size(phone);
             browser.Driver.ExecuteScript($"localStorage.setItem('setfirm-board', JSON.stringify({{ sound: false, vibrate: false, voice: false, night: {(night ? "true" : "false")} }}))");
             browser.Open(board);
             browser.Find(By.CssSelector("[data-testid=next]"));
@@ -189,18 +189,6 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
         await Task.Delay(900, TestContext.Current.CancellationToken);
         browser.Screenshot(Path.Combine(Pictures, "day-dark.png"));
         browser.Scheme("light");
-    }
-
-    private void Size(bool phone)
-    {
-        if (phone)
-        {
-            browser.Phone();
-        }
-        else
-        {
-            browser.Laptop();
-        }
     }
 
     private async Task<Uri[]> ViewsAsync(string name = "Breakfast terrace")

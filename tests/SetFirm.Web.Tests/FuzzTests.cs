@@ -69,7 +69,8 @@ public sealed class FuzzTests : IDisposable
     {
         var document = await site.StartingJobAsync();
         JsonNode log = Lines();
-        await WalkAsync(500, "/api/plan", () => new JsonObject { ["document"] = document.DeepClone(), ["log"] = Changed([log]), ["asOf"] = "2027-05-06T08:00:00Z" });
+        await WalkAsync(500, "/api/plan", () => new JsonObject { ["document"] = document.DeepClone(), ["log"] = Changed([log]), ["asOf"] = "2027-05-05T12:00:00Z" });
+        await WalkAsync(500, "/api/rehearse", () => new JsonObject { ["document"] = document.DeepClone(), ["log"] = Changed([log]), ["asOf"] = "2027-05-05T12:00:00Z", ["seed"] = random.Next() });
     }
 
     [Fact]
@@ -113,9 +114,15 @@ public sealed class FuzzTests : IDisposable
     }
 
     private static JsonArray Lines() => new(
-        Line("wetted"), Line("sheenGone", ("zone", 1)), Line("waterAdded", ("batch", 1), ("litres", 0.5)), Line("noted"), Line("coverOn"), Line("boardsOff"));
+        Line("wetted"), Line("sheenGone", ("zone", 1)), Line("waterAdded", ("batch", 1), ("litres", 0.5)), Line("noted"), Line("coverOn"), Line("boardsOff"),
+        Line("thumbTest", ("zone", 1), ("mark", "threeMm")), Line("passBegun", ("zone", 1), ("pass", "broom")), Line("passDone", ("zone", 1), ("pass", "edgeAndFloat")), Line("batchMixing", ("batch", 1)),
+        Line("batchPlaced", ("batch", 1)), Line("handsChanged", ("hands", 3)), Line("jointMade", ("batch", 1)), Line("dayClosed", ("washed", true), ("holdBackUsed", false), ("bagsLeft", 1)),
+        Line("dayBegun", ("plan", JsonNode.Parse("""
+            {"start":"2027-05-05T08:00:00Z","mixingEnds":"2027-05-05T09:00:00Z","doneBy":"2027-05-05T15:00:00Z","batches":[{"begun":"2027-05-05T08:00:00Z","placed":"2027-05-05T08:10:00Z"}],
+            "zones":[{"element":0,"firstBatch":1,"lastBatch":1,"from":0,"to":1,"sheenGone":null,"passes":[{"pass":"broom","opens":"2027-05-05T11:00:00Z","closes":"2027-05-05T13:00:00Z","begins":null}]}]}
+            """)!)));
 
-    private static JsonObject Line(string kind, params (string Name, double Value)[] more)
+    private static JsonObject Line(string kind, params (string Name, JsonNode Value)[] more)
     {
         var line = new JsonObject { ["kind"] = kind, ["id"] = Guid.NewGuid().ToString(), ["at"] = "2027-05-05T08:00:00Z", ["pour"] = "", ["device"] = "phone", ["note"] = "so" };
         foreach (var (name, value) in more)

@@ -10,7 +10,10 @@ public static class EventLimits
 
     private const int LongestName = 200;
     private const int MostCounted = 1_000;
-    private const int MostHands = 8; // no plan shares work among more
+
+    /// <summary>No plan shares work among more.</summary>
+    public const int MostHands = 8;
+
     private const double MostCelsius = 100;
     private const double LeastCelsius = -60;
     private const double MostAmount = 1_000_000;

@@ -84,12 +84,13 @@ public static class DayPlanner
             Retimed = retimed,
             Facts = facts,
             Planned = facts?.Plan ?? PlanOf(task, load, schedule, zones, start, doneBy),
-            LastChange = retimed is null ? null : Change(task, weather, facts!, fine, coarse, zones, start, retimed),
+            LastChange = retimed is null ? null : SignEffects.Of(task, weather, facts!, fine, coarse, zones, retimed),
         };
+        DayReasons.Explain(plan, task, youngest, remarks);
         if (facts is not null)
         {
             // What a plan may still decide is past: what can be done now is told of the board.
-            ExplainSigns(plan, remarks);
+            DayReasons.ExplainSigns(plan, remarks);
             (double, Instant) WithHands(int h)
             {
                 var (begins, rounds, more, _, timed) = Known(task, task.Load.With(task.Load.Crew with { Hands = h }), weather, facts, fine, coarse);
@@ -100,13 +101,12 @@ public static class DayPlanner
             return plan with { Ahead = new BoardAdvice(plan, task, weather, judge, WithHands).Check() };
         }
 
-        Explain(plan, task, youngest, remarks);
         new DayAdvice(plan, task, weather, judge, remarks).Check();
         return plan;
     }
 
     // The batches as they go, and what the signs say of the clock.
-    private static (Instant Start, PourSchedule Schedule, DayPour Pour, ImmutableArray<Away> Away, Retiming? Retimed) Known(
+    internal static (Instant Start, PourSchedule Schedule, DayPour Pour, ImmutableArray<Away> Away, Retiming? Retimed) Known(
         PourTask task, LoadPlan load, HourlyWeather weather, DayFacts? facts, ISlabModel fine, ISlabModel coarse)
     {
         if (facts is null)
@@ -139,91 +139,6 @@ public static class DayPlanner
             ],
         };
     }
-
-    // The windows as they would be without the last thing told, beside those that are.
-    private static SignEffect? Change(
-        PourTask task, HourlyWeather weather, DayFacts facts, ISlabModel fine, ISlabModel coarse, ImmutableArray<ZonePlan> zones, Instant start, Retiming retimed)
-    {
-        if (facts.BeforeLastSign() is not ({ } before, var sign))
-        {
-            return null;
-        }
-
-        var load = before.Hands is { } hands ? task.Load.With(task.Load.Crew with { Hands = hands }) : task.Load;
-        var was = Known(task, load, weather, before, fine, coarse);
-        if (was.Pour.Zones.Length != zones.Length)
-        {
-            return null;
-        }
-
-        var best = new DaySimulation(was.Pour, fine, Closeness.Ends, progress: new DayProgress(before, was.Pour, was.Start));
-        best.Run(was.Retimed!.Likeliest(weather), was.Start);
-        var moved = new List<WindowMoved>();
-        for (var z = 0; z < zones.Length; z++)
-        {
-            foreach (var pass in zones[z].Passes.Where(p => p.Done is null && p.Begins is not null && p.Closes > facts.Now))
-            {
-                var p = was.Pour.Zones[z].Rules.IndexOf(was.Pour.Zones[z].Rules.First(r => r.Pass == pass.Pass));
-                var span = best.Spans[best.FirstSpanOf(z) + p];
-                if (!span.IsReached || span.ClosesH > DaySimulation.Sight.TotalHours)
-                {
-                    continue;
-                }
-
-                var (opens, closes) = (was.Start + Duration.FromHours(span.OpensH), was.Start + Duration.FromHours(span.ClosesH));
-                if (Apart(opens, pass.Opens) || Apart(closes, pass.Closes))
-                {
-                    moved.Add(new WindowMoved(z + 1, pass.Pass, new Window(opens, closes), new Window(pass.Opens, pass.Closes)));
-                }
-            }
-        }
-
-        int? zone = sign switch
-        {
-            JobEvent.ThumbTest e => e.Zone,
-            JobEvent.SheenGone e => e.Zone,
-            JobEvent.PassBegun e => e.Zone,
-            JobEvent.PassDone e => e.Zone,
-            _ => null,
-        };
-        double Later(Retiming of) => Pct(zone is { } n && n <= zones.Length ? of.Set.Zones[n - 1].Mean : of.Set.Common.Mean);
-        return new SignEffect(sign, zone, Later(was.Retimed!), Later(retimed), [.. moved.OrderBy(m => m.After.Opens).ThenBy(m => m.Zone)]);
-    }
-
-    private static void ExplainSigns(DayPlan plan, Remarks remarks)
-    {
-        var (set, sheen, signs) = (plan.Retimed!.Set, plan.Retimed.Sheen, plan.Retimed.Signs);
-        for (var z = 0; z < set.Zones.Length; z++)
-        {
-            var count = signs.Count(s => s.Zone == z && s.Line is not JobEvent.SheenGone);
-            remarks.WhyOf(
-                FormattableString.Invariant($"zone-{z + 1}"),
-                new Why.ZoneSet(z + 1, count, SetBelief.SharedDoubt * 100, SetBelief.OwnDoubt * 100, Pct(set.Common.Mean), set.Zones[z].Deviation * 100), Pct(set.Zones[z].Mean), Source.AstmC1074);
-        }
-
-        foreach (var sign in signs.Where(s => s.Line is not JobEvent.SheenGone))
-        {
-            var says = sign.Says;
-            // Back from the factor to the set progress that the slab shows.
-            double Shown(double log) => double.IsFinite(log) ? sign.PlannedAt / Math.Exp(log) : log < 0 ? MostProgress : 0;
-            remarks.WhyOf(
-                sign.Line.Id.ToString("D"), new Why.SignRead(sign.Zone + 1, sign.PlannedAt, Shown(says.Most), Shown(says.Least), says.Doubt * 100), Pct(set.Zones[sign.Zone].Mean), Source.Aci302);
-        }
-
-        if (signs.Count(s => s.Line is JobEvent.SheenGone) is > 0 and var seen)
-        {
-            remarks.Why(new Why.SheenRead(seen, Members.SheenDoubt * 100, Pct(sheen.Mean)), Math.Exp(sheen.Mean), Source.SitePractice);
-        }
-    }
-
-    // Of a factor's logarithm: so much later.
-    private static double Pct(double log) => 100 * (Math.Exp(log) - 1);
-
-    /// <summary>No sign speaks of more set progress.</summary>
-    private const double MostProgress = 9;
-
-    // By more than a minute.
-    private static bool Apart(Instant a, Instant b) => Math.Abs((a - b).TotalMinutes) > 1;
 
     /// <summary>What comes of a pour if nothing is off, as closely as many paths are followed.</summary>
     public static DayOutcome WhatIf(DayPour pour, HourlyWeather weather, Instant start, Budget budget) => new DaySimulation(pour, new WatchedSlab(Coarse, budget)).Run(new Member(weather, 1, 1), start);
@@ -294,48 +209,5 @@ public static class DayPlanner
         }
 
         return hours.ToImmutable();
-    }
-
-    private static void Explain(DayPlan plan, PourTask task, SlabHistory youngest, Remarks remarks)
-    {
-        var (mix, mixC) = (plan.Pour.Mix, plan.Mix.Celsius);
-        if (plan.Pour.WaterC is { } waterC)
-        {
-            remarks.Why(new Why.MixTemperature(SolidsKg: mix.SolidsKgPerM3, SolidsC: plan.Air.Celsius, WaterKg: mix.WaterKgPerM3, WaterC: waterC), mixC, Source.Aci305);
-        }
-
-        foreach (var (rule, window) in plan.Pour.Zones[0].Rules.SelectMany(r => plan.Zones[0].Passes.Where(p => p.Pass == r.Pass).Select(p => (r, p))))
-        {
-            var why = new Why.PassWindow(
-                OpensAt: rule.Opens, ClosesAt: rule.Closes, InitialSetH: mix.ToInitialSet.TotalHours, ConcreteC: youngest.TemperatureAt(window.Opens),
-                DoubtPct: Members.SetDoubt * 100, Members: BandMembers);
-            remarks.WhyOf(
-                System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName(rule.Pass.ToString()), why, youngest.EquivalentHoursAt(window.Opens), Source.Aci302, Source.AstmC1074);
-        }
-
-        var (depth, newest) = (task.Elements[^1].Depth, plan.Zones[^1]);
-        remarks.Why(
-            new Why.Sheen(
-                BleedsKgM2: Bleeding.Of(mix, depth.Metres).Whole, WaterKg: mix.WaterKgPerM3, DepthMm: depth.Millimetres, WaterCement: mix.WaterCement ?? 0,
-                SheenKgM2: Bleeding.SheenKgM2, DeficitKgM2H: newest.PeakDeficitKgM2H),
-            newest.SheenGone is { } gone ? (gone - plan.Youngest.WaterAdded).TotalHours : 0, Source.SitePractice, Source.Uno1998);
-        if (plan.InitialSet is { } set)
-        {
-            remarks.Why(new Why.FirstSetOnSite(SetH: mix.ToInitialSet.TotalHours, MixC: mixC), (set - plan.Start).TotalHours, Source.AstmC1074);
-        }
-
-        if (plan.FinalSet is { } final)
-        {
-            remarks.Why(new Why.FinalSetOnSite(SetH: mix.ToFinalSet.TotalHours, MixC: mixC), (final - plan.Youngest.WaterAdded).TotalHours, Source.AstmC1074);
-        }
-
-        remarks.Why(
-            new Why.DoneBy(Zones: plan.Zones.Length, MixingMin: plan.Schedule.Mixing.TotalMinutes), (plan.DoneBy - plan.Start).TotalHours, Source.Aci302);
-        if (!plan.Foreseen)
-        {
-            return;
-        }
-
-        remarks.Why(new Why.StartChance(Members: BandMembers, SetDoubtPct: Members.SetDoubt * 100), plan.Odds.Chance * 100, Source.SitePractice, Source.Aci305);
     }
 }

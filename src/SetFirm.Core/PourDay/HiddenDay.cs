@@ -31,9 +31,10 @@ public enum FinishFault
 /// <param name="Pass">Which.</param>
 /// <param name="At">It was begun.</param>
 /// <param name="Right">When it might have been: the nearest moment of its true window.</param>
+/// <param name="LaterMin">So much later than it was begun; sooner under 0.</param>
 /// <param name="Amount">Of water worked in or shut under, kg/m2; else by how much set progress it was off.</param>
 /// <param name="Sign">What a thumb would have shown then; null where water stood on the face.</param>
-public sealed record PassFault(FinishFault Fault, int Zone, Pass Pass, Instant At, Instant? Right, double Amount, ThumbMark? Sign);
+public sealed record PassFault(FinishFault Fault, int Zone, Pass Pass, Instant At, Instant Right, double LaterMin, double Amount, ThumbMark? Sign);
 
 /// <summary>How a zone really is at a moment.</summary>
 /// <param name="Number">From 1.</param>
@@ -49,15 +50,6 @@ public sealed record ZoneSeen(int Number, bool Lies, bool Sheen, ThumbMark? Thum
 /// </remarks>
 public sealed class HiddenDay
 {
-    private const double SixMmAt = 0.40;
-    private const double ThreeMmAt = 0.60;
-    private const double NoMarkAt = 0.85;
-
-    /// <summary>Half way between two marks the one turns into the other, s.</summary>
-    private const double DeeperUntil = 0.30;
-    private const double SixMmUntil = (SixMmAt + ThreeMmAt) / 2;
-    private const double ThreeMmUntil = (ThreeMmAt + NoMarkAt) / 2;
-
     /// <summary>Members of a plan are the first ways that weather may go: this one is none of them.</summary>
     private const int BeyondMembers = 1_000;
 
@@ -160,7 +152,7 @@ public sealed class HiddenDay
         {
             var lies = at >= start + Duration.FromHours(pour.Zones[zone].PlacedH);
             var s = Progress(zone, at);
-            return new ZoneSeen(zone + 1, lies, lies && SheenGone(zone) is { } gone && at < gone, lies ? Mark(s) : null, s < ThreeMmAt);
+            return new ZoneSeen(zone + 1, lies, lies && SheenGone(zone) is { } gone && at < gone, lies ? ThumbSign.Left(s) : null, s < ThumbSign.NoLightPrint);
         }
 
         /// <summary>What the passes made so far leave behind.</summary>
@@ -207,7 +199,8 @@ public sealed class HiddenDay
             }
 
             var sign = Seen(z, at).Thumb;
-            PassFault Of(FinishFault fault, double amount, ThumbMark? told) => new(fault, z + 1, rule.Pass, at, at < opens ? opens : closes, amount, told);
+            var right = at < opens ? opens : closes;
+            PassFault Of(FinishFault fault, double amount, ThumbMark? told) => new(fault, z + 1, rule.Pass, at, right, (right - at).TotalMinutes, amount, told);
             var path = Path(z, pour.Zones[z].YoungestWaterH);
             if (at >= opens - NobodyTells && at <= closes + NobodyTells)
             {
@@ -258,8 +251,6 @@ public sealed class HiddenDay
 
             return path;
         }
-
-        private static ThumbMark Mark(double s) => s < DeeperUntil ? ThumbMark.Deeper : s < SixMmUntil ? ThumbMark.SixMm : s < ThreeMmUntil ? ThumbMark.ThreeMm : ThumbMark.None;
     }
 
     /// <summary>Numbers that a seed alone decides, on any machine.</summary>

@@ -1,4 +1,5 @@
 using SetFirm.Core.Batching;
+using SetFirm.Core.Events;
 
 namespace SetFirm.Core.PourDay;
 
@@ -43,7 +44,7 @@ public interface IPassRests
 /// </remarks>
 public static class PassCrew
 {
-    public const int MostHands = 8;
+    public const int MostHands = EventLimits.MostHands;
 
     /// <summary>Late by less is on time, hours.</summary>
     public const double SlackH = 1.0 / 6;

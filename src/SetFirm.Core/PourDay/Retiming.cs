@@ -30,6 +30,10 @@ public sealed record Retiming(SetBelief Set, Guess Sheen, ImmutableArray<SignTol
         return new Retiming(set, sheen, [.. ofSet, .. ofSheen], soFar, facts.Now);
     }
 
+    /// <summary>So much later than planned, percent; sooner under 0.</summary>
+    /// <param name="factor">Logarithm of a set or sheen factor.</param>
+    public static double LaterPct(double factor) => 100 * (Math.Exp(factor) - 1);
+
     /// <summary>The one way that is most probable.</summary>
     /// <param name="weather">As foreseen.</param>
     public Member Likeliest(HourlyWeather weather) =>

@@ -16,8 +16,7 @@ public sealed record SignTold(JobEvent Line, int Zone, double PlannedAt, SetRead
 
 /// <summary>Reads what was seen of a slab against the plan's clock.</summary>
 /// <remarks>
-/// Source: site practice, in line with ACI 302.1R: a thumb that sinks 6 mm is s 0.40, 3 mm is 0.60, each give or take 0.08; deeper, nothing under a firm thumb and no print
-/// under a light finger are bounds. A pass within its window says nothing; outside it reads as the nearer edge, give or take 0.15. Where the sheen is gone tells of
+/// Source: site practice, in line with ACI 302.1R; thumbs as <see cref="ThumbSign"/> says. A pass within its window says nothing; outside it reads as the nearer edge, give or take 0.15. Where the sheen is gone tells of
 /// bleeding and drying, not of set.
 /// </remarks>
 /// <param name="pour">As it was placed.</param>
@@ -27,7 +26,6 @@ public sealed record SignTold(JobEvent Line, int Zone, double PlannedAt, SetRead
 /// <param name="facts">What was told.</param>
 internal sealed class SignReader(DayPour pour, ISlabModel model, HourlyWeather weather, Instant start, DayFacts facts)
 {
-    private const double ThumbDoubt = 0.08;
     private const double PassDoubt = 0.15;
 
     /// <summary>Of one sheen seen, as a logarithm: who looked a little late, and how zones differ. (tune)</summary>
@@ -107,15 +105,9 @@ internal sealed class SignReader(DayPour pour, ISlabModel model, HourlyWeather w
             return null;
         }
 
-        SetReading says = sign.Mark switch
-        {
-            ThumbMark.Deeper => new(z, Math.Log(s / 0.40), double.PositiveInfinity, ThumbDoubt / 0.40),
-            ThumbMark.SixMm => new(z, Math.Log(s / 0.40), Math.Log(s / 0.40), ThumbDoubt / 0.40),
-            ThumbMark.ThreeMm => new(z, Math.Log(s / 0.60), Math.Log(s / 0.60), ThumbDoubt / 0.60),
-            ThumbMark.None => new(z, double.NegativeInfinity, Math.Log(s / 0.85), ThumbDoubt / 0.85),
-            ThumbMark.NoLightPrint => new(z, double.NegativeInfinity, Math.Log(s / 0.60), ThumbDoubt / 0.60),
-            _ => throw new System.Diagnostics.UnreachableException(),
-        };
+        var (least, most) = ThumbSign.Of(sign.Mark);
+        // The more of its time a sign stands for, the surer it is of it.
+        var says = new SetReading(z, Math.Log(s / most), Math.Log(s / least), ThumbSign.Doubt / (least > 0 ? least : most));
         return new SignTold(sign, z, s, says);
     }
 

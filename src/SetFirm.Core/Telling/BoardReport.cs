@@ -11,6 +11,7 @@ namespace SetFirm.Core.Telling;
 /// <param name="Closed">What was told when it was closed; null while it is not.</param>
 /// <param name="Now">What is not done by then is done later; null before it began.</param>
 /// <param name="Hands">People that are there.</param>
+/// <param name="MostHands">More cannot be told.</param>
 /// <param name="Mixing">How the batches go.</param>
 /// <param name="Zones">What is believed of each.</param>
 /// <param name="Todo">Passes that are not done, the soonest first.</param>
@@ -22,6 +23,7 @@ public sealed record BoardReport(
     JobEvent.DayClosed? Closed,
     Instant? Now,
     int Hands,
+    int MostHands,
     BoardMixing Mixing,
     IReadOnlyList<BoardZone> Zones,
     IReadOnlyList<BoardTask> Todo,

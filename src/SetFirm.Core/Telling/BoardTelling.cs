@@ -9,7 +9,6 @@ internal static class BoardTelling
     public static BoardReport Of(DayPlan plan)
     {
         var (timed, facts) = (plan.Retimed, plan.Facts);
-        static double Pct(double log) => 100 * (Math.Exp(log) - 1);
         var soFar = timed?.SoFar.Batches ?? [];
         var batches = plan.Schedule.Batches;
         return new BoardReport(
@@ -18,12 +17,13 @@ internal static class BoardTelling
             facts?.Closed,
             facts?.Now,
             plan.Crew.Hands,
+            EventLimits.MostHands,
             new BoardMixing(
                 [.. soFar.Select(b => new BoardBatch(b.Begun!.Value, b.Placed))], batches.Length, soFar.Length < batches.Length ? batches[soFar.Length].Begun : null,
                 plan.Schedule.MixingEnds, plan.Planned.MixingEnds, timed?.SoFar.PaceFactor ?? 1, plan.Schedule.JointAge.TotalMinutes, plan.JointLimit.TotalMinutes),
             [
                 .. plan.Zones.Select((z, i) => new BoardZone(
-                    z.Number, timed is null ? 0 : Pct(timed.Set.Zones[i].Mean), Pct(timed?.Set.Zones[i].Deviation ?? Math.Log(1 + Setting.Members.SetDoubt)),
+                    z.Number, timed is null ? 0 : Retiming.LaterPct(timed.Set.Zones[i].Mean), Retiming.LaterPct(timed?.Set.Zones[i].Deviation ?? Math.Log(1 + Setting.Members.SetDoubt)),
                     timed?.Signs.Count(s => s.Zone == i && s.Line is not JobEvent.SheenGone) ?? 0, facts?.SheenGone(i))),
             ],
             [

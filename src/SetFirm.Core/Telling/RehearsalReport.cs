@@ -48,6 +48,6 @@ public static class Rehearsals
             course.Faults(),
             facts.Closed is null
                 ? null
-                : [.. Enumerable.Range(0, course.Zones).Select(z => new HiddenZone(z + 1, 100 * (hidden.Truth.ZoneFactors[Math.Min(z, hidden.Truth.ZoneFactors.Length - 1)] - 1), course.SheenGone(z)))]);
+                : [.. Enumerable.Range(0, course.Zones).Select(z => new HiddenZone(z + 1, Retiming.LaterPct(Math.Log(hidden.Truth.ZoneFactors[Math.Min(z, hidden.Truth.ZoneFactors.Length - 1)])), course.SheenGone(z)))]);
     }
 }

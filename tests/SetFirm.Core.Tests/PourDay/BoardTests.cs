@@ -42,6 +42,9 @@ public sealed class BoardTests
         board.Mixing.Batches.Count.ShouldBe(plan.Batches.Count(b => b.Begun <= now));
         board.Todo.ShouldAllBe(t => t.Begun != null || t.Begins >= now - Duration.FromSeconds(1));
         report.Day!.Zones[0].Passes.Count(p => p.Done is not null).ShouldBeGreaterThan(0);
+        // Its figures open to their reasons as before.
+        report.Explanations.Select(e => e.Says.GetType()).ShouldContain(typeof(Why.PassWindow));
+        report.Explanations.Select(e => e.Says.GetType()).ShouldContain(typeof(Why.DoneBy));
         foreach (var zone in report.Day.Zones)
         {
             zone.Stages[0].Is.ShouldBe(Readiness.Empty);

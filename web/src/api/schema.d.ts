@@ -712,6 +712,11 @@ export interface components {
              * @description People that are there.
              */
             hands: number;
+            /**
+             * Format: int32
+             * @description More cannot be told.
+             */
+            mostHands: number;
             /** @description How the batches go. */
             mixing: components["schemas"]["BoardMixing"];
             /** @description What is believed of each. */
@@ -5846,7 +5851,13 @@ export interface components {
             pass: components["schemas"]["Pass"];
             /** @description It was begun. */
             at: components["schemas"]["Instant"];
-            right: null | components["schemas"]["Instant"];
+            /** @description When it might have been: the nearest moment of its true window. */
+            right: components["schemas"]["Instant"];
+            /**
+             * Format: double
+             * @description So much later than it was begun; sooner under 0.
+             */
+            laterMin: number;
             /**
              * Format: double
              * @description Of water worked in or shut under, kg/m2; else by how much set progress it was off.

@@ -51,6 +51,8 @@ function takeRemedy(document: JobDocument, remedy: Remedy): JobDocument {
 }
 
 function Rail({ id, report }: { id: string; report: PlanReport | undefined }) {
+  // The board is of the pour that is looked at.
+  const ofPour = report?.pour && report.pours.length > 1 ? `?pour=${encodeURIComponent(report.pour)}` : '';
   return (
     <nav className={classes.rail} aria-label={app.steps}>
       <ol>
@@ -58,7 +60,11 @@ function Rail({ id, report }: { id: string; report: PlanReport | undefined }) {
           const state = report?.steps.find((s) => s.step === step)?.state ?? 'settled';
           return (
             <li key={step}>
-              <NavLink to={`/jobs/${id}/${step}`} className={classes.link ?? ''} data-state={state}>
+              <NavLink
+                to={`/jobs/${id}/${step}${step === 'pour' ? ofPour : ''}`}
+                className={classes.link ?? ''}
+                data-state={state}
+              >
                 <span className={classes.key} aria-hidden>
                   {i + 1}
                 </span>

@@ -1,6 +1,6 @@
 import type { Mend } from '../api/client';
 import { findingText, remedyText, board as words } from '../words';
-import classes from './Board.module.css';
+import partsStyles from './Parts.module.css';
 import { useBoard } from './session';
 import type { Telling } from '../job/useDiary';
 
@@ -26,7 +26,7 @@ export function Ahead() {
   const ahead = report.board?.ahead ?? [];
   if (ahead.length === 0) return null;
   return (
-    <section className={classes.ahead} aria-label={words.ahead} data-testid="ahead">
+    <section className={partsStyles.ahead} aria-label={words.ahead} data-testid="ahead">
       <h2>{words.ahead}</h2>
       <ul>
         {ahead.map((f) => (

@@ -4,6 +4,7 @@ import { number } from '../format/format';
 import { board as words } from '../words';
 import { BoardMap } from './BoardMap';
 import classes from './Board.module.css';
+import partsStyles from './Parts.module.css';
 import { Change } from './Change';
 import { Coming } from './Coming';
 import { Closing } from './Closing';
@@ -16,6 +17,7 @@ import { useBoard } from './session';
 import { SettingsSheet } from './SettingsSheet';
 import { thingsToDo } from './thing';
 import { TakeBack } from './TakeBack';
+import { WhichPour } from './WhichPour';
 import { useAlertSettings, useAlerts, useAwake } from './useAlerts';
 
 // What is coming has words of its own, a third of all: they are fetched when something is.
@@ -51,6 +53,7 @@ export function Board({ clock = null }: { clock?: ReactNode }) {
           ‹
         </Link>
         <h1>{document.name}</h1>
+        <WhichPour />
         <span className={classes.time} data-testid="board-time">
           {format.time(new Date(now).toISOString())}
         </span>
@@ -109,7 +112,7 @@ export function Board({ clock = null }: { clock?: ReactNode }) {
               board.todo.length === 0 &&
               board.mixing.next === null && <Closing />}
             {board.closed && (
-              <p className={classes.closed} hidden={session.rehearsal !== null}>
+              <p className={partsStyles.closed} hidden={session.rehearsal !== null}>
                 {words.closed(format.time(board.now ?? board.plan.doneBy))}
               </p>
             )}

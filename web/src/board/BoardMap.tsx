@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import type { Enum } from '../api/client';
 import { number } from '../format/format';
+import { Scrub } from '../drawing/Scrub';
 import { ZoneMap } from '../drawing/ZoneMap';
 import { stageOf } from '../drawing/zoneStage';
 import { board as words, passes, readiness, thumbMarks } from '../words';
 import classes from './Board.module.css';
+import partsStyles from './Parts.module.css';
 import { useBoard } from './session';
-
-const STEP_MS = 5 * 60_000;
 
 /** The readiness map with its scrubber, and what is seen of the zone that is chosen: two taps. */
 export function BoardMap({ zone, onZone }: { zone: number | null; onZone: (zone: number) => void }) {
@@ -28,7 +28,7 @@ export function BoardMap({ zone, onZone }: { zone: number | null; onZone: (zone:
   return (
     <>
       {parts.length > 1 && (
-        <div className={classes.row}>
+        <div className={partsStyles.row}>
           {parts.map((p) => (
             <button
               key={p}
@@ -43,7 +43,7 @@ export function BoardMap({ zone, onZone }: { zone: number | null; onZone: (zone:
           ))}
         </div>
       )}
-      <div className={classes.map}>
+      <div className={partsStyles.map}>
         {drawn && (
           <ZoneMap
             element={drawn}
@@ -56,18 +56,13 @@ export function BoardMap({ zone, onZone }: { zone: number | null; onZone: (zone:
           />
         )}
       </div>
-      <div className={classes.scrub}>
-        <input
-          type="range"
-          aria-label={words.scrub}
-          aria-valuetext={format.time(new Date(at).toISOString())}
-          min={Date.parse(day.start)}
-          max={Date.parse(day.doneBy)}
-          step={STEP_MS}
-          value={at}
-          onChange={(e) => {
-            look(e.currentTarget.valueAsNumber);
-          }}
+      <div className={partsStyles.scrub}>
+        <Scrub
+          from={Date.parse(day.start)}
+          until={Date.parse(day.doneBy)}
+          at={at}
+          onLook={look}
+          format={format}
         />
         <button
           type="button"
@@ -79,12 +74,12 @@ export function BoardMap({ zone, onZone }: { zone: number | null; onZone: (zone:
           {looked === null ? words.mapAt(format.time(new Date(at).toISOString())) : words.mapNow}
         </button>
       </div>
-      <section className={classes.seen} aria-label={words.seen} data-testid="seen">
+      <section className={partsStyles.seen} aria-label={words.seen} data-testid="seen">
         {!of || !known ? (
           <p>{words.pickZone}</p>
         ) : (
           <>
-            <p className={classes.lead}>
+            <p className={partsStyles.lead}>
               {words.zone(number(of.number))}:{' '}
               {stage && readiness[stage.is](stage.pass ? passes[stage.pass].toLowerCase() : '')}
               <small>
@@ -105,7 +100,7 @@ export function BoardMap({ zone, onZone }: { zone: number | null; onZone: (zone:
               </p>
             )}
             {shows == null && <p>{words.thumb}</p>}
-            <div className={classes.signs}>
+            <div className={partsStyles.signs}>
               <button
                 type="button"
                 disabled={known.sheenSeen !== null}

@@ -2,7 +2,8 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useLocalStorage } from '@mantine/hooks';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { api, type Job, type JobEvent } from '../api/client';
+import { api, type Job, type JobEvent, type Pour } from '../api/client';
+import { pourState } from '../common/pourText';
 import { formatsFor } from '../format/format';
 import { useDiary, type Telling } from '../job/useDiary';
 import { useLeft } from '../job/useLeft';
@@ -21,6 +22,13 @@ const RETRY_MS = 2_000;
 /** A name that this device keeps: by it the others know who told what. */
 const deviceName = (): string => `phone ${Math.random().toString(36).slice(2, 6)}`;
 
+const samePours = (a: Pour[], b: Pour[]): boolean =>
+  a.length === b.length && a.every((p, i) => p.id === b[i]?.id && p.startsAt === b[i].startsAt);
+
+/** The pour that is under way, else the next to come. */
+const todays = (pours: Pour[], now: number): Pour | undefined =>
+  pours.find((p) => pourState(p, now) === 'now') ?? pours.find((p) => pourState(p, now) === 'coming');
+
 function useTick(clock: Clock): number {
   const [tick, setTick] = useState(() => Date.now());
   useEffect(() => {
@@ -36,7 +44,7 @@ function useTick(clock: Clock): number {
 
 function Live({ job, left, onChanged }: { job: Job; left: JobEvent[]; onChanged: () => void }) {
   const [search] = useSearchParams();
-  const asked = search.get('pour');
+  const said = search.get('pour');
   const [device] = useLocalStorage({
     key: 'setfirm-device',
     defaultValue: deviceName(),
@@ -57,6 +65,9 @@ function Live({ job, left, onChanged }: { job: Job; left: JobEvent[]; onChanged:
     onChanged,
   });
   const now = useTick(clock);
+  // Where nobody says which, the one that is under way, or comes next.
+  const [pours, setPours] = useState<Pour[]>([]);
+  const asked = said ?? todays(pours, now)?.id ?? null;
   const asOf = new Date(Math.floor(now / MINUTE_MS) * MINUTE_MS).toISOString();
   const plan = useQuery({
     queryKey: ['board', job.version, job.id, diary.lines.map((l) => l.id).join(), asOf, asked],
@@ -67,6 +78,7 @@ function Live({ job, left, onChanged }: { job: Job; left: JobEvent[]; onChanged:
     gcTime: MINUTE_MS,
   });
   const report = plan.data;
+  if (report && report.pours !== pours && !samePours(report.pours, pours)) setPours(report.pours);
   const format = useMemo(
     () => formatsFor(job.document.units, job.document.timeZone, job.document.buy.currency),
     [job.document],

@@ -1,7 +1,7 @@
 import { lazy, Suspense, useState } from 'react';
 import { number } from '../format/format';
 import { board as words, passes } from '../words';
-import classes from './Board.module.css';
+import partsStyles from './Parts.module.css';
 import { useBoard } from './session';
 
 const BoardWhy = lazy(() => import('./BoardWhy').then((m) => ({ default: m.BoardWhy })));
@@ -28,7 +28,7 @@ export function Change() {
               : words.asPlanned,
         );
   return (
-    <section className={classes.change} data-testid="change" aria-live="polite">
+    <section className={partsStyles.change} data-testid="change" aria-live="polite">
       <p>
         <b>{how}</b>:{' '}
         {change.moved

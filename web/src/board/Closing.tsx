@@ -2,8 +2,10 @@ import { useState } from 'react';
 import { number } from '../format/format';
 import { board as words } from '../words';
 import classes from './Board.module.css';
+import partsStyles from './Parts.module.css';
 import { useBoard } from './session';
 import { Stepper } from './Stepper';
+import { Tick } from './Tick';
 
 /** The end of the day: tools, cover, what was kept back, what is left over. */
 export function Closing() {
@@ -18,19 +20,10 @@ export function Closing() {
     [words.closing.holdBack, holdBackUsed, setUsed],
   ];
   return (
-    <section aria-label={words.close} className={classes.closing}>
+    <section aria-label={words.close} className={partsStyles.closing}>
       <h2>{words.closing.title}</h2>
       {ticks.map(([label, on, set]) => (
-        <label key={label} className={classes.tick}>
-          <input
-            type="checkbox"
-            checked={on}
-            onChange={(e) => {
-              set(e.currentTarget.checked);
-            }}
-          />
-          {label}
-        </label>
+        <Tick key={label} label={label} on={on} onChange={set} />
       ))}
       <Stepper
         label={words.closing.left}

@@ -1,5 +1,5 @@
 import { board as words } from '../words';
-import classes from './Board.module.css';
+import partsStyles from './Parts.module.css';
 import { useBoard } from './session';
 import { keyOf, type Thing } from './thing';
 import { titleOf, whereOf } from './thingText';
@@ -12,7 +12,7 @@ export function Coming({ things }: { things: Thing[] }) {
   const later = things.slice(1, 1 + MOST);
   if (later.length === 0) return null;
   return (
-    <section className={classes.coming} aria-label={words.coming}>
+    <section className={partsStyles.coming} aria-label={words.coming}>
       <h2>{words.coming}</h2>
       <ol>
         {later.map((t) => (

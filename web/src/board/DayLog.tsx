@@ -1,14 +1,14 @@
 import { board as words } from '../words';
-import classes from './Board.module.css';
+import partsStyles from './Parts.module.css';
 import { lineText, standing } from './lineText';
 import { useBoard } from './session';
 
 /** All that was told of the pour, the last first; any line can be struck out. */
 export function DayLog() {
-  const { lines, tell, pour, waiting, format } = useBoard();
-  const told = standing(lines, pour);
+  const { report, lines, tell, pour, waiting, format } = useBoard();
+  const told = standing(lines, pour, report.pours[0]?.id === pour);
   return (
-    <section aria-label={words.diary} className={classes.log}>
+    <section aria-label={words.diary} className={partsStyles.log}>
       <h2>{words.diary}</h2>
       {told.length === 0 && <p>{words.none}</p>}
       <ul data-testid="day-log">

@@ -1,7 +1,7 @@
 import { duration, number } from '../format/format';
 import { measureAmount, measureName } from '../common/measureText';
 import { board as words, load as loadWords, loading } from '../words';
-import classes from './Board.module.css';
+import partsStyles from './Parts.module.css';
 import { useBoard } from './session';
 
 /** The batches: how many, how fast, and the card of the one in hand. */
@@ -18,7 +18,7 @@ export function Mixing() {
   const placed = mixing.batches.filter((b) => b.placed !== null).length;
   return (
     <>
-      <p className={classes.lead} data-testid="batches">
+      <p className={partsStyles.lead} data-testid="batches">
         {words.batchesDone(number(placed), number(mixing.of))}
       </p>
       <p>
@@ -27,7 +27,7 @@ export function Mixing() {
         {words.joint(duration(mixing.jointAgeMin), duration(mixing.jointLimitMin))}.
       </p>
       {board.begun && batch && (
-        <div className={classes.pair}>
+        <div className={partsStyles.pair}>
           <button
             type="button"
             disabled={inMixer}
@@ -46,19 +46,19 @@ export function Mixing() {
       )}
       {batch && recipe && (
         <section
-          className={classes.card}
+          className={partsStyles.card}
           aria-label={words.batch(number(inHand), number(mixing.of))}
           data-testid="batch-card"
         >
           <h2>{words.batch(number(inHand), number(mixing.of))}</h2>
-          <ul className={classes.amounts}>
+          <ul className={partsStyles.amounts}>
             {recipe.measures.map((m) => (
               <li key={m.what + m.of} data-what={m.what}>
                 <b>{measureAmount(m, format)}</b> {measureName(m)}
               </li>
             ))}
           </ul>
-          <ol className={classes.order}>
+          <ol className={partsStyles.order}>
             {load.loadingOrder.map((move) => (
               <li key={move.step}>
                 <span>

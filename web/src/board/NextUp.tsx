@@ -1,6 +1,7 @@
 import { duration } from '../format/format';
 import { board as words, passSigns } from '../words';
 import classes from './Board.module.css';
+import nextStyles from './NextUp.module.css';
 import { useBoard } from './session';
 import { keyOf, type Thing } from './thing';
 import { titleOf, whereOf } from './thingText';
@@ -29,18 +30,18 @@ export function NextUp({ things }: { things: Thing[] }) {
   const next = things[1];
   if (!board || !thing) {
     return (
-      <section className={classes.next} data-state="calm" aria-label={words.now}>
-        <p className={classes.what}>{board?.closed ? words.closing.title : words.nothing}</p>
+      <section className={nextStyles.next} data-state="calm" aria-label={words.now}>
+        <p className={nextStyles.what}>{board?.closed ? words.closing.title : words.nothing}</p>
       </section>
     );
   }
   const time = (ms: number) => format.time(new Date(ms).toISOString());
   return (
-    <section className={classes.next} data-state={thing.state} aria-label={words.now} data-testid="next">
-      <p className={classes.state}>{words.states[thing.state]}</p>
-      <p className={classes.where}>{whereOf(thing, board.mixing.of)}</p>
-      <p className={classes.what}>{titleOf(thing)}</p>
-      <p className={classes.when}>
+    <section className={nextStyles.next} data-state={thing.state} aria-label={words.now} data-testid="next">
+      <p className={nextStyles.state}>{words.states[thing.state]}</p>
+      <p className={nextStyles.where}>{whereOf(thing, board.mixing.of)}</p>
+      <p className={nextStyles.what}>{titleOf(thing)}</p>
+      <p className={nextStyles.when}>
         <b data-testid="next-span">{spanOf(thing, now)}</b>
         <span>
           {thing.kind === 'pass'
@@ -52,10 +53,10 @@ export function NextUp({ things }: { things: Thing[] }) {
               : ''}
         </span>
       </p>
-      <p className={classes.sign}>
+      <p className={nextStyles.sign}>
         {thing.kind === 'pass' ? passSigns[thing.task.pass] : thing.kind === 'begin' ? words.beginHint : ''}
       </p>
-      <div className={classes.act}>
+      <div className={nextStyles.act}>
         {thing.kind === 'begin' && (
           <button
             type="button"
@@ -100,7 +101,7 @@ export function NextUp({ things }: { things: Thing[] }) {
           </button>
         )}
       </div>
-      <p className={classes.after} key={next ? keyOf(next) : ''}>
+      <p className={nextStyles.after} key={next ? keyOf(next) : ''}>
         {next && (
           <>
             {words.later}: {whereOf(next, board.mixing.of)}, {titleOf(next).toLowerCase()}{' '}

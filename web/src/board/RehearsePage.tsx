@@ -8,6 +8,7 @@ import type { Telling } from '../job/useDiary';
 import { app, board as words } from '../words';
 import { Board } from './Board';
 import classes from './Board.module.css';
+import rehearseStyles from './Rehearse.module.css';
 import { planOf } from './planOf';
 import { BoardContext, type BoardSession } from './session';
 import { thingsToDo } from './thing';
@@ -128,7 +129,7 @@ function Rehearsal({ document, start, seed }: { document: JobDocument; start: st
           </span>
         }
       />
-      <div className={classes.clock} role="group" aria-label={words.rehearse.title}>
+      <div className={rehearseStyles.clock} role="group" aria-label={words.rehearse.title}>
         <button
           type="button"
           onClick={() => {
@@ -190,7 +191,7 @@ export default function RehearsePage() {
     );
   }
   return (
-    <main className={classes.rehearsed}>
+    <main className={rehearseStyles.rehearsed}>
       <Rehearsal key={seed} document={job.data.document} start={start} seed={seed} />
     </main>
   );

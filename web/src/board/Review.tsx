@@ -1,22 +1,21 @@
 import { duration, number } from '../format/format';
 import { board as words, faultTimes, finishFaults, passes, thumbMarks } from '../words';
-import classes from './Board.module.css';
+import partsStyles from './Parts.module.css';
 import { useBoard } from './session';
-
-const MINUTE_MS = 60_000;
 
 /** Of a rehearsed day: what went wrong, by how much, and which sign would have told; at its end also what was hidden. */
 export function Review() {
   const { rehearsal, report, format } = useBoard();
   if (!rehearsal || (rehearsal.faults.length === 0 && rehearsal.hidden === null)) return null;
   return (
-    <section className={classes.change} aria-label={words.rehearse.review} data-testid="review">
+    <section className={partsStyles.change} aria-label={words.rehearse.review} data-testid="review">
       <h2>{words.rehearse.review}</h2>
       {rehearsal.faults.length === 0 && <p>{words.rehearse.well}</p>}
       <ul>
         {rehearsal.faults.map((f) => {
-          const off = f.right === null ? 0 : (Date.parse(f.right) - Date.parse(f.at)) / MINUTE_MS;
-          const when = (off > 0 ? faultTimes.later : faultTimes.sooner)(duration(Math.abs(off)));
+          const when = (f.laterMin > 0 ? faultTimes.later : faultTimes.sooner)(
+            duration(Math.abs(f.laterMin)),
+          );
           return (
             <li key={`${f.zone} ${f.pass}`} data-fault={f.fault}>
               <b>{words.zone(number(f.zone))}</b>{' '}

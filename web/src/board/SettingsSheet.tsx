@@ -1,9 +1,10 @@
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { duration } from '../format/format';
 import { board as words } from '../words';
-import classes from './Board.module.css';
+import partsStyles from './Parts.module.css';
 import { useBoard } from './session';
 import { Sheet } from './Sheet';
+import { Tick } from './Tick';
 import type { Role } from './thing';
 import type { AlertSettings } from './useAlerts';
 
@@ -21,24 +22,23 @@ const S_IN_MIN = 60;
 /** How the board calls, whose part of it is shown, and who else has it open. */
 export function SettingsSheet({ settings, onSettings, awake, onClose }: SettingsSheetProps) {
   const { role, chooseRole, here, clockOffS } = useBoard();
+  const { search } = useLocation();
   const off = Math.abs(clockOffS);
   return (
     <Sheet title={words.settings} onClose={onClose}>
       {(['sound', 'vibrate', 'voice', 'night'] as const).map((which) => (
-        <label key={which} className={classes.tick}>
-          <input
-            type="checkbox"
-            checked={settings[which]}
-            onChange={(e) => {
-              onSettings({ ...settings, [which]: e.currentTarget.checked });
-            }}
-          />
-          {words[which]}
-        </label>
+        <Tick
+          key={which}
+          label={words[which]}
+          on={settings[which]}
+          onChange={(on) => {
+            onSettings({ ...settings, [which]: on });
+          }}
+        />
       ))}
       <p>{awake ? words.awake : words.notAwake}</p>
       <h3>{words.role}</h3>
-      <div className={classes.row} role="group" aria-label={words.role}>
+      <div className={partsStyles.row} role="group" aria-label={words.role}>
         {(Object.keys(words.roles) as Role[]).map((r) => (
           <button
             key={r}
@@ -61,7 +61,7 @@ export function SettingsSheet({ settings, onSettings, awake, onClose }: Settings
         ))}
       </ul>
       <p>
-        <Link to="../rehearse" relative="path" className={classes.link}>
+        <Link to={`../rehearse${search}`} relative="path" className={partsStyles.link}>
           {words.rehearse.open}
         </Link>
       </p>

@@ -1,6 +1,7 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { board as words } from '../words';
-import classes from './Board.module.css';
+import board from './Board.module.css';
+import classes from './Sheet.module.css';
 
 interface SheetProps {
   title: string;
@@ -22,7 +23,7 @@ export function Sheet({ title, label = title, onClose, children }: SheetProps) {
       {children}
       <button
         type="button"
-        className={classes.big}
+        className={board.big}
         onClick={() => {
           ref.current?.close();
         }}

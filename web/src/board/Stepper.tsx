@@ -1,5 +1,5 @@
 import { board as words } from '../words';
-import classes from './Board.module.css';
+import classes from './Sheet.module.css';
 
 interface StepperProps {
   label: string;

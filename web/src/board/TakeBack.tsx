@@ -7,8 +7,8 @@ const WITHIN_MS = 10 * 60_000;
 
 /** The last tap of this device, within reach for ten minutes. */
 export function TakeBack() {
-  const { lines, now, tell, pour, device, format } = useBoard();
-  const last = standing(lines, pour).find((l) => l.device === device);
+  const { report, lines, now, tell, pour, device, format } = useBoard();
+  const last = standing(lines, pour, report.pours[0]?.id === pour).find((l) => l.device === device);
   const held = last && now - Date.parse(last.at) < WITHIN_MS;
   return (
     <div className={classes.takeBack}>

@@ -28,12 +28,15 @@ export function lineText(line: JobEvent, format: Formats): string {
   }
 }
 
-/** Lines that stand: each once, those struck out left out, the last first. */
-export function standing(lines: JobEvent[], pour: string): JobEvent[] {
+/**
+ * Lines of a pour that stand: each once, those struck out left out, the last first.
+ * @param first It is the first of the job: what names no pour is its.
+ */
+export function standing(lines: JobEvent[], pour: string, first: boolean): JobEvent[] {
   const out = new Set(lines.flatMap((l) => (l.kind === 'withdrawn' ? [l.line] : [])));
   // Of one moment what was told last comes first.
   return lines
     .toReversed()
-    .filter((l) => l.kind !== 'withdrawn' && !out.has(l.id) && l.pour === pour)
+    .filter((l) => l.kind !== 'withdrawn' && !out.has(l.id) && (l.pour === pour || (first && l.pour === '')))
     .sort((a, b) => b.at.localeCompare(a.at));
 }

@@ -21,6 +21,7 @@ const board = (over: Partial<BoardReport> = {}): BoardReport => ({
   closed: null,
   now: at('11:00'),
   hands: 2,
+  mostHands: 8,
   mixing: {
     batches: [{ begun: at('08:00'), placed: at('08:12') }],
     of: 2,

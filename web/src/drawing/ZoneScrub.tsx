@@ -2,10 +2,9 @@ import { useState } from 'react';
 import type { DayReport, ElementReport } from '../api/client';
 import type { Formats } from '../format/format';
 import { board as words } from '../words';
+import { Scrub } from './Scrub';
 import { ZoneMap } from './ZoneMap';
 import classes from './ZoneScrub.module.css';
-
-const STEP_MS = 5 * 60_000;
 
 interface ZoneScrubProps {
   element: ElementReport;
@@ -26,18 +25,7 @@ export function ZoneScrub({ element, day, format }: ZoneScrubProps) {
       <ZoneMap element={element} zones={day.zones} at={at} chosen={zone} onChoose={choose} format={format} />
       <label className={classes.scrub}>
         <span>{words.mapAt(time)}</span>
-        <input
-          type="range"
-          aria-label={words.scrub}
-          aria-valuetext={time}
-          min={from}
-          max={until}
-          step={STEP_MS}
-          value={at}
-          onChange={(e) => {
-            look(e.currentTarget.valueAsNumber);
-          }}
-        />
+        <Scrub from={from} until={until} at={at} onLook={look} format={format} />
       </label>
     </div>
   );

@@ -61,10 +61,12 @@ export function useJob(job: Job, drafts: KeptDraft[], ahead: (changed: JobDocume
     (field, change) => {
       const changed = typeof change === 'function' ? change(latest.current) : change;
       latest.current = changed;
+      // On the device before it is drawn: whatever happens next, the key was pressed.
+      saver.change(changed);
       ahead(changed);
       dispatch({ kind: 'edit', field, job: changed, at: Date.now() });
     },
-    [ahead],
+    [ahead, saver],
   );
   const set = useCallback(
     (field: Pointer, value: unknown) => {

@@ -3,6 +3,8 @@ import type { Enum } from '../api/client';
 
 export const board = {
   title: 'Pour',
+  whichPour: 'Which pour',
+  pour: (n: string, holds: string) => `Pour ${n}: ${holds}`,
   back: 'Back to the plan',
   planned: (time: string) => `Planned for ${time}.`,
   begin: 'Begin the day',
@@ -70,7 +72,8 @@ export const board = {
   pause: 'Pause',
   trouble: 'Trouble',
   note: 'Note',
-  usedUp: 'Used up',
+  usedUp: 'Bags used up',
+  bags: (n: string) => (n === '1' ? '1 bag' : `${n} bags`),
   hands: 'Hands',
   say: 'Write it down',
   noteLabel: 'In your words (the keyboard’s microphone takes it down too)',

@@ -1,0 +1,2 @@
+/** Where whoever looks is. */
+export const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;

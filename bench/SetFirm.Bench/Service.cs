@@ -1,6 +1,8 @@
 using System.Diagnostics;
 using System.Net;
+using System.Net.Http.Json;
 using System.Net.Sockets;
+using System.Text.Json.Nodes;
 
 namespace SetFirm.Bench;
 
@@ -50,6 +52,14 @@ internal sealed class Service : IAsyncDisposable
                 await Task.Delay(50);
             }
         }
+    }
+
+    /// <summary>Id of the demo job of this name.</summary>
+    public async Task<string> JobAsync(string name)
+    {
+        using var client = new HttpClient { BaseAddress = Address };
+        var jobs = await client.GetFromJsonAsync<JsonArray>(new Uri("/api/jobs", UriKind.Relative));
+        return jobs!.Single(j => j!["name"]!.GetValue<string>() == name)!["id"]!.GetValue<string>();
     }
 
     public async ValueTask DisposeAsync()

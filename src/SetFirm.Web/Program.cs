@@ -107,6 +107,7 @@ api.MapWeatherFiles();
 api.MapPlans();
 api.MapJobs();
 api.MapLog();
+api.MapPictures();
 api.MapLive(app);
 api.MapCatalogue();
 api.MapOutlines();

@@ -237,6 +237,62 @@ public sealed class BoardTests
     }
 
     [Fact]
+    public async Task A_photograph_taken_without_a_connection_waits_and_comes_to_the_other_phone()
+    {
+        using var site = new Site();
+        using var one = new Browser();
+        using var two = new Browser();
+        var (id, plan) = await TodayAsync(site);
+        await TellAsync(site, id, "dayBegun", ("plan", plan.DeepClone()));
+        foreach (var browser in new[] { one, two })
+        {
+            browser.Phone();
+            Open(browser, site, id);
+            Show(browser, true, "Day");
+        }
+
+        var file = Path.Combine(Path.GetTempPath(), $"set-firm-{Guid.NewGuid():N}.png");
+        ((ITakesScreenshot)one.Driver).GetScreenshot().SaveAsFile(file);
+        one.Offline(true);
+        one.Driver.FindElement(By.CssSelector("input[type=file]")).SendKeys(file);
+        one.Until(() => Told(one).Any(t => t.Contains("Photo", StringComparison.Ordinal)));
+        one.Until(() => Shown(one) > 0); // from this device
+        one.Offline(false);
+        two.Until(() => Told(two).Any(t => t.Contains("Photo", StringComparison.Ordinal)));
+        two.Until(() => Shown(two) > 0); // by itself
+        File.Delete(file);
+        _ = one.Complaints;
+        _ = two.Complaints;
+
+        static double Shown(Browser browser) => Convert.ToDouble(
+            browser.Driver.ExecuteScript("return document.querySelector('[data-testid=day-log] img')?.naturalWidth ?? 0"), System.Globalization.CultureInfo.InvariantCulture);
+    }
+
+    [Fact]
+    public void Each_lesson_stands_in_the_yard_opens_on_a_phone_and_leads_back()
+    {
+        using var site = new Site();
+        using var browser = new Browser();
+        browser.Phone();
+        browser.Open(site.Address);
+        var names = browser.Driver.FindElements(By.CssSelector("[aria-labelledby=practise] a")).Select(a => a.Text).ToArray();
+        names.Length.ShouldBe(Enum.GetValues<Core.Job.Lesson>().Length);
+        foreach (var name in names)
+        {
+            browser.Find(By.XPath($"//a[normalize-space()='{name}']")).Click();
+            browser.Until(() => Next(browser).Contains("Begin the day", StringComparison.Ordinal));
+            browser.Find(By.TagName("h1")).Text.ShouldBe(name);
+            browser.AxeFaults().ShouldBeEmpty(name);
+            browser.Overflow().Across.ShouldBeLessThanOrEqualTo(0, name);
+            browser.Press("Begin the day");
+            browser.Press("To what is next");
+            browser.Until(() => Next(browser).Contains("Zone 1", StringComparison.Ordinal));
+            browser.Find(By.CssSelector("header a")).Click();
+            browser.Until(() => browser.Driver.FindElements(By.CssSelector("[aria-labelledby=practise]")).Count == 1);
+        }
+    }
+
+    [Fact]
     public async Task Of_two_pours_the_board_is_of_the_one_that_is_today_and_another_can_be_chosen()
     {
         using var site = new Site();

@@ -1,5 +1,8 @@
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using Microsoft.Extensions.DependencyInjection;
+using NodaTime;
+using NodaTime.Testing;
 using OpenQA.Selenium;
 using SetFirm.Tests.Sites;
 
@@ -153,15 +156,24 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
         }
 
         var board = new Uri((await ViewsAsync("Workshop floor"))[1], "pour");
-        foreach (var (phone, night, name) in new[] { (true, false, "pour-phone"), (true, true, "pour-night"), (false, false, "pour") })
+        foreach (var (phone, night, name) in new[] { (true, false, "pour-phone"), (false, false, "pour"), (true, true, "pour-night") })
         {
             browser.Size(phone);
             browser.Driver.ExecuteScript($"localStorage.setItem('setfirm-board', JSON.stringify({{ sound: false, vibrate: false, voice: false, night: {(night ? "true" : "false")} }}))");
             browser.Open(board);
-            browser.Find(By.CssSelector("[data-testid=next]"));
+            browser.Find(By.CssSelector("[data-testid=board-time]"));
             browser.Until(() => browser.Find(By.CssSelector("p[role=status]")).Text.EndsWith("alone", StringComparison.Ordinal));
             if (night)
             {
+                // What is due is done: the board is calm.
+                for (var press = 0; press < 3; press++)
+                {
+                    ((FakeClock)site.Site.Services.GetRequiredService<IClock>()).AdvanceMinutes(3);
+                    browser.Open(board);
+                    browser.Find(By.CssSelector("[data-testid=next] button")).Click();
+                    await Task.Delay(1500, TestContext.Current.CancellationToken);
+                }
+
                 browser.Press("Zones");
             }
 
@@ -173,14 +185,15 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
         browser.Driver.ExecuteScript("localStorage.removeItem('setfirm-board')");
         browser.Open(new Uri(board, "rehearse?seed=3"));
         browser.Press("Begin the day");
-        browser.Press("To what is next");
-        for (var press = 0; press < 3; press++)
-        {
-            // The first float at its time by the plan, that of the next zone straight after it: too soon.
-            await Task.Delay(2500, TestContext.Current.CancellationToken);
-            browser.Find(By.CssSelector("[data-testid=next] button")).Click();
-        }
-
+        browser.Press("Zones");
+        browser.Find(By.CssSelector("[data-zone='1']")).Click();
+        browser.Press("120×");
+        browser.Press("Run the clock");
+        browser.Until(() => browser.Find(By.CssSelector("[data-testid=seen]")).Text.Contains("You see:", StringComparison.Ordinal));
+        browser.Press("Pause the clock");
+        browser.Find(By.CssSelector("[data-testid=next] button")).Click(); // the first float, far too soon
+        browser.Press("News");
+        browser.Find(By.CssSelector("[data-testid=review] li"));
         await Task.Delay(1500, TestContext.Current.CancellationToken);
         browser.Screenshot(Path.Combine(Pictures, "rehearsal.png"));
         browser.Laptop();

@@ -252,8 +252,7 @@ public sealed class DataFileTests : IDisposable
     // The state before the last migration, as near as it takes to have it run anew.
     private void Rewind(string migration)
     {
-        Run("DROP TABLE JobLines");
-        Run("DROP TABLE JobVersions");
+        Run("DROP TABLE Pictures");
         Run($"DELETE FROM __EFMigrationsHistory WHERE MigrationId = '{migration}'");
     }
 

@@ -121,6 +121,9 @@ public sealed class KilledTests : IDisposable
         {
             if (line.Contains(listening, StringComparison.Ordinal))
             {
+                // What it says further on is read too: a full pipe would stop it.
+                _ = program.StandardOutput.BaseStream.CopyToAsync(Stream.Null, token);
+                _ = program.StandardError.BaseStream.CopyToAsync(Stream.Null, token);
                 return new HttpClient { BaseAddress = new Uri(line[(line.IndexOf(listening, StringComparison.Ordinal) + listening.Length)..].Trim()) };
             }
         }

@@ -123,9 +123,13 @@ public sealed class ServiceTests(Site site) : IClassFixture<Site>
     public async Task An_unknown_place_in_the_api_is_a_problem_not_a_page(string path) =>
         await (await site.Get(path)).ShouldBeRefusedAsync(HttpStatusCode.NotFound);
 
-    [Fact]
-    public async Task A_wrong_query_is_a_problem() =>
-        await (await site.Get("/api/jobs/start?units=cubits")).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "unknown-units");
+    [Theory]
+    [InlineData("/api/jobs/start?units=cubits", "unknown-units")]
+    [InlineData("/api/jobs/start?timeZone=Moon/Sea", "unknown-time-zone")]
+    [InlineData("/api/lessons?units=cubits", "unknown-units")]
+    [InlineData("/api/lessons?timeZone=Moon/Sea", "unknown-time-zone")]
+    public async Task A_wrong_query_is_a_problem(string path, string type) =>
+        await (await site.Get(path)).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, type);
 
     [Fact]
     public async Task Pages_may_run_only_our_own_scripts_and_sit_in_no_frame()

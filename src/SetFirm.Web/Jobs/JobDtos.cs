@@ -73,3 +73,8 @@ public sealed record JobLineDto(
 
 /// <summary>An element in plan: start of each edge, and the edges.</summary>
 public sealed record SketchDto(IReadOnlyList<PlanPoint> Corners, IReadOnlyList<EdgeReport> Edges);
+
+/// <summary>A ready-made day to rehearse.</summary>
+/// <param name="Lesson">Which.</param>
+/// <param name="Document">Its job; it is kept nowhere.</param>
+internal sealed record LessonDto(Lesson Lesson, JobDocument Document);

@@ -35,6 +35,7 @@ internal static class JobEndpoints
         var jobs = api.MapGroup("/jobs");
         jobs.MapGet("", ListAsync).WithName("ListJobs").Produces<JobLineDto[]>();
         jobs.MapGet("/start", StartingAsync).WithName("StartingJob").Produces<JobDocument>().ProducesProblem(422);
+        api.MapGet("/lessons", ListLessons).WithName("ListLessons").Produces<LessonDto[]>().ProducesProblem(422);
         jobs.MapPost("", AddAsync).WithName("AddJob").Accepts<JobDocument>("application/json").Produces<JobDto>(201)
             .ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
         jobs.MapGet("/{id:guid}", GetAsync).WithName("GetJob").Produces<JobDto>().ProducesProblem(404).ProducesProblem(422);
@@ -59,17 +60,12 @@ internal static class JobEndpoints
             return Problems.UnknownKind(kind ?? "");
         }
 
-        if (!Enum.TryParse<UnitSystem>(units ?? nameof(UnitSystem.Metric), ignoreCase: true, out var system) || !Enum.IsDefined(system))
+        var (system, zone, tomorrow, wrong) = Whose(units, timeZone, clock);
+        if (wrong is not null)
         {
-            return Problems.UnknownUnits(units ?? "");
+            return wrong;
         }
 
-        if (DateTimeZoneProviders.Tzdb.GetZoneOrNull(timeZone ?? "UTC") is not { } zone)
-        {
-            return Problems.UnknownTimeZone(timeZone ?? "");
-        }
-
-        var tomorrow = clock.GetCurrentInstant().InZone(zone).Date.PlusDays(1);
         var start = StartingJob.Of(name ?? "", system, zone.Id, tomorrow, poured);
         var recent = await db.Jobs.AsNoTracking().Where(j => j.RemovedAt == null).OrderByDescending(j => j.UpdatedAt).Take(RecentJobs).ToListAsync(cancellation);
         var last = recent.Select(r => KeptJob.Read(r.Document)).OfType<JobRead.Ok>().Select(r => r.Document).FirstOrDefault(d => d.Units == system);
@@ -80,6 +76,20 @@ internal static class JobEndpoints
         {
             Day = job.Day with { Date = LocalDatePattern.Iso.Format(best.Local.Date), Start = TimePattern.Format(best.Local.TimeOfDay) },
         });
+    }
+
+    private static IResult ListLessons(string? units, string? timeZone, IClock clock)
+    {
+        var (system, zone, tomorrow, wrong) = Whose(units, timeZone, clock);
+        return wrong ?? TypedResults.Ok(Enum.GetValues<Lesson>().Select(l => new LessonDto(l, Lessons.Of(l, system, zone.Id, tomorrow))).ToArray());
+    }
+
+    private static (UnitSystem Units, DateTimeZone Zone, LocalDate Tomorrow, IResult? Wrong) Whose(string? units, string? timeZone, IClock clock)
+    {
+        var known = Enum.TryParse<UnitSystem>(units ?? nameof(UnitSystem.Metric), ignoreCase: true, out var system) && Enum.IsDefined(system);
+        var zone = DateTimeZoneProviders.Tzdb.GetZoneOrNull(timeZone ?? "UTC");
+        IResult? wrong = !known ? Problems.UnknownUnits(units ?? "") : zone is null ? Problems.UnknownTimeZone(timeZone ?? "") : null;
+        return (system, zone ?? DateTimeZone.Utc, clock.GetCurrentInstant().InZone(zone ?? DateTimeZone.Utc).Date.PlusDays(1), wrong);
     }
 
     private static async Task<IResult> AddAsync(HttpRequest request, SetFirmDb db, IClock clock, CancellationToken cancellation)

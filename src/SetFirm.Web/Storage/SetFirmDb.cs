@@ -89,6 +89,20 @@ internal sealed class LogRow
     public required string Entry { get; set; }
 }
 
+/// <summary>A photograph of a pour, scaled down and without what the camera wrote beside it.</summary>
+internal sealed class PictureRow
+{
+    /// <summary>Made where it was taken: sent twice, it is one.</summary>
+    public Guid Id { get; set; }
+
+    public Guid JobId { get; set; }
+
+    /// <summary>JPEG.</summary>
+    public required byte[] Image { get; set; }
+
+    public Instant ReceivedAt { get; set; }
+}
+
 internal sealed class SetFirmDb(DbContextOptions<SetFirmDb> options) : DbContext(options)
 {
     public DbSet<JobRow> Jobs => Set<JobRow>();
@@ -100,6 +114,12 @@ internal sealed class SetFirmDb(DbContextOptions<SetFirmDb> options) : DbContext
     public DbSet<VersionRow> Versions => Set<VersionRow>();
 
     public DbSet<LineRow> Lines => Set<LineRow>();
+
+    public DbSet<PictureRow> Pictures => Set<PictureRow>();
+
+    /// <summary>Keeps a picture, unless it is there already.</summary>
+    public Task<int> KeepPictureAsync(Guid job, Guid id, byte[] image, Instant receivedAt, CancellationToken cancellation) => Database.ExecuteSqlAsync(
+        $"INSERT OR IGNORE INTO Pictures (Id, JobId, Image, ReceivedAt) VALUES ({id}, {job}, {image}, {receivedAt.ToUnixTimeTicks()})", cancellation);
 
     /// <summary>Adds a line at the end of a job's log, unless it stands there already. To be called inside a transaction that writes.</summary>
     public Task<int> AppendAsync(Guid job, Guid line, Instant at, Instant receivedAt, string entry, CancellationToken cancellation) => Database.ExecuteSqlAsync(
@@ -131,6 +151,10 @@ internal sealed class SetFirmDb(DbContextOptions<SetFirmDb> options) : DbContext
         line.ToTable("JobLines");
         line.HasKey(l => l.JobId);
         line.HasOne<JobRow>().WithMany().HasForeignKey(l => l.JobId).OnDelete(DeleteBehavior.Cascade);
+        var picture = modelBuilder.Entity<PictureRow>();
+        picture.ToTable("Pictures");
+        picture.HasKey(p => new { p.JobId, p.Id });
+        picture.HasOne<JobRow>().WithMany().HasForeignKey(p => p.JobId).OnDelete(DeleteBehavior.Cascade);
         var log = modelBuilder.Entity<LogRow>();
         log.ToTable("Log");
         log.HasKey(l => new { l.JobId, l.Seq });

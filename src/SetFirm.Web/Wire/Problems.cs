@@ -18,6 +18,12 @@ internal static class Problems
     public static ProblemHttpResult DiaryFull(int most) => Of(
         422, "diary-full", "The diary of this job is full.", $"It holds {most} lines. Begin another job for what comes.", ("path", "$"));
 
+    public static ProblemHttpResult NoSuchPicture() => Of(404, "no-such-picture", "There is no such picture.", "It may still be on the device that took it.");
+
+    public static ProblemHttpResult NoPicture() => Of(422, "no-picture", "This is no picture.", "A whole JPEG is wanted.", ("path", "$"));
+
+    public static ProblemHttpResult AlbumFull(int most) => Of(422, "album-full", "This job has as many pictures as it can hold.", $"It holds {most}.", ("path", "$"));
+
     public static ProblemHttpResult TooManyWeatherFiles(int most) => Of(
         422, "too-many-weather-files", "There is no room for another weather file.", $"{most} are kept. Remove one that no job needs any more.", ("path", "$"));
 

@@ -34,7 +34,7 @@ internal static class Manners
             var headers = http.Response.Headers;
             // Mantine writes style attributes; everything else comes from our own files.
             headers.ContentSecurityPolicy =
-                "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
+                "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
             headers.XContentTypeOptions = "nosniff";
             headers["Referrer-Policy"] = "no-referrer";
             if (http.Request.Path.StartsWithSegments("/api", StringComparison.OrdinalIgnoreCase) && headers.CacheControl.Count == 0)

@@ -5,6 +5,7 @@ import { Route, Routes } from 'react-router';
 const JobPage = lazy(() => import('./JobPage').then((m) => ({ default: m.JobPage })));
 const BoardPage = lazy(() => import('../board/BoardPage'));
 const RehearsePage = lazy(() => import('../board/RehearsePage'));
+const LessonPage = lazy(() => import('../board/LessonPage'));
 const YardPage = lazy(() => import('../yard/YardPage').then((m) => ({ default: m.YardPage })));
 
 /** Every page there is. */
@@ -14,6 +15,7 @@ export function Pages() {
       <Routes>
         <Route path="/jobs/:id/pour" element={<BoardPage />} />
         <Route path="/jobs/:id/rehearse" element={<RehearsePage />} />
+        <Route path="/lessons/:lesson" element={<LessonPage />} />
         <Route path="/jobs/:id/:step?" element={<JobPage />} />
         <Route path="*" element={<YardPage />} />
       </Routes>

@@ -49,7 +49,7 @@ export function Board({ clock = null }: { clock?: ReactNode }) {
       data-state={first?.state ?? 'calm'}
     >
       <header className={classes.head}>
-        <Link to={`../day`} relative="path" className={classes.back} aria-label={words.back}>
+        <Link to={session.back} className={classes.back} aria-label={words.back}>
           ‹
         </Link>
         <h1>{document.name}</h1>

@@ -5,6 +5,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { api, type Job, type JobEvent, type Pour } from '../api/client';
 import { pourState } from '../common/pourText';
 import { formatsFor } from '../format/format';
+import { sendPictures } from '../job/pictures';
 import { useDiary, type Telling } from '../job/useDiary';
 import { useLeft } from '../job/useLeft';
 import { app } from '../words';
@@ -64,6 +65,9 @@ function Live({ job, left, onChanged }: { job: Job; left: JobEvent[]; onChanged:
     onNews: () => void refresh().catch(() => undefined),
     onChanged,
   });
+  useEffect(() => {
+    if (online) void sendPictures();
+  }, [online]);
   const now = useTick(clock);
   // Where nobody says which, the one that is under way, or comes next.
   const [pours, setPours] = useState<Pour[]>([]);
@@ -90,6 +94,7 @@ function Live({ job, left, onChanged }: { job: Job; left: JobEvent[]; onChanged:
   );
   if (!report) return <p className={classes.noDay}>{app.loading}</p>;
   const session: BoardSession = {
+    job: job.id,
     document: job.document,
     report,
     lines,
@@ -105,6 +110,8 @@ function Live({ job, left, onChanged }: { job: Job; left: JobEvent[]; onChanged:
     chooseRole,
     clockOffS: clock.times === 1 ? (clock.at - clock.now) / 1000 : 0,
     rehearsal: null,
+    about: '',
+    back: `/jobs/${job.id}/day`,
   };
   return (
     <BoardContext value={session}>

@@ -1,11 +1,12 @@
 import { board as words } from '../words';
 import partsStyles from './Parts.module.css';
+import { Picture } from './Picture';
 import { lineText, standing } from './lineText';
 import { useBoard } from './session';
 
 /** All that was told of the pour, the last first; any line can be struck out. */
 export function DayLog() {
-  const { report, lines, tell, pour, waiting, format } = useBoard();
+  const { report, lines, tell, pour, waiting, format, job } = useBoard();
   const told = standing(lines, pour, report.pours[0]?.id === pour);
   return (
     <section aria-label={words.diary} className={partsStyles.log}>
@@ -17,6 +18,9 @@ export function DayLog() {
             <span>
               <b>{format.time(l.at)}</b> {lineText(l, format)}
               {l.device && <small> {l.device}</small>}
+              {l.kind === 'photo' && job !== null && (
+                <Picture job={job} picture={l.picture} text={lineText(l, format)} />
+              )}
             </span>
             <button
               type="button"

@@ -4,6 +4,7 @@ import { number } from '../format/format';
 import { board as words, toldTemperatures } from '../words';
 import { AskNote } from './AskNote';
 import { AskNumber } from './AskNumber';
+import { PhotoKey } from './PhotoKey';
 import partsStyles from './Parts.module.css';
 import { useBoard } from './session';
 
@@ -52,6 +53,7 @@ export function MorePad() {
             {label}
           </button>
         ))}
+        <PhotoKey />
       </div>
       {asked === 'water' && (
         <AskNumber

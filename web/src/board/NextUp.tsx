@@ -19,7 +19,7 @@ function spanOf(thing: Thing, now: number): string {
       : words.over(duration((now - thing.until) / MINUTE_MS));
   if (thing.kind === 'pass' && thing.state === 'missed')
     return words.over(duration((now - thing.until) / MINUTE_MS));
-  return thing.at > now ? words.in(duration((thing.at - now) / MINUTE_MS)) : '';
+  return thing.at > now + MINUTE_MS / 2 ? words.in(duration((thing.at - now) / MINUTE_MS)) : words.atOnce;
 }
 
 /** Large: what is next, where, when, until when, and the button for it. */

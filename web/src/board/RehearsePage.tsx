@@ -51,7 +51,15 @@ function useFastClock(start: number) {
   return { now, setNow, speed, setSpeed, runs, setRuns };
 }
 
-function Rehearsal({ document, start, seed }: { document: JobDocument; start: string; seed: number }) {
+interface RehearsalProps {
+  document: JobDocument;
+  start: string;
+  seed: number;
+  about: string;
+  back: string;
+}
+
+function Rehearsal({ document, start, seed, about, back }: RehearsalProps) {
   const [search, setSearch] = useSearchParams();
   const pour = search.get('pour');
   const [lines, setLines] = useState<JobEvent[]>([]);
@@ -99,6 +107,7 @@ function Rehearsal({ document, start, seed }: { document: JobDocument; start: st
   );
   if (!report) return <p className={classes.noDay}>{app.loading}</p>;
   const session: BoardSession = {
+    job: null,
     document,
     report,
     lines: told,
@@ -114,6 +123,8 @@ function Rehearsal({ document, start, seed }: { document: JobDocument; start: st
     chooseRole: () => undefined,
     clockOffS: 0,
     rehearsal: seen.data ?? { zones: [], faults: [], hidden: null },
+    about,
+    back,
   };
   const jump = () => {
     const next = report.board && thingsToDo(report.board, 'finishing', now).find((t) => t.at > now);
@@ -166,33 +177,55 @@ function Rehearsal({ document, start, seed }: { document: JobDocument; start: st
   );
 }
 
+interface RehearsedProps {
+  /** Undefined while it is fetched. */
+  document: JobDocument | undefined;
+  gone: boolean;
+  /** What it is called by, and changes with. */
+  of: unknown[];
+  about?: string;
+  back: string;
+}
+
 /** The board on a made-up day. A seed in the address is the same day for anyone. */
-export default function RehearsePage() {
-  const { id = '' } = useParams();
+export function Rehearsed({ document, gone, of, about = '', back }: RehearsedProps) {
   const [search] = useSearchParams();
   const seed = Math.max(1, Math.floor(Number(search.get('seed'))) || 1);
-  const job = api.useQuery('get', '/api/jobs/{id}', { params: { path: { id } } });
   const pour = search.get('pour');
   const first = useQuery({
-    queryKey: ['rehearsal', id, pour, job.data?.version],
+    queryKey: ['rehearsal', pour, ...of],
     queryFn: ({ signal }) => {
-      if (!job.data) throw new Error('not yet');
-      return planOf(job.data.document, [], null, pour, signal);
+      if (!document) throw new Error('not yet');
+      return planOf(document, [], null, pour, signal);
     },
-    enabled: job.data !== undefined,
+    enabled: document !== undefined,
   });
   const start = first.data?.board?.plan.start;
-  if (!job.data || start === undefined) {
+  if (!document || start === undefined) {
     return (
       <main className={classes.noDay}>
-        <p>{first.data ? words.noDay : job.isError ? app.notFound : app.loading}</p>
-        <Link to={`/jobs/${id}/day`}>{words.back}</Link>
+        <p>{first.data ? words.noDay : gone ? app.notFound : app.loading}</p>
+        <Link to={back}>{words.back}</Link>
       </main>
     );
   }
   return (
     <main className={rehearseStyles.rehearsed}>
-      <Rehearsal key={seed} document={job.data.document} start={start} seed={seed} />
+      <Rehearsal key={seed} document={document} start={start} seed={seed} about={about} back={back} />
     </main>
+  );
+}
+
+/** The pour of a job, rehearsed. */
+export default function RehearsePage() {
+  const { id = '' } = useParams();
+  const job = api.useQuery('get', '/api/jobs/{id}', { params: { path: { id } } });
+  return (
+    <Rehearsed
+      document={job.data?.document}
+      gone={job.isError}
+      of={[id, job.data?.version]}
+      back={`/jobs/${id}/day`}
+    />
   );
 }

@@ -5,8 +5,10 @@ import { useBoard } from './session';
 
 /** Of a rehearsed day: what went wrong, by how much, and which sign would have told; at its end also what was hidden. */
 export function Review() {
-  const { rehearsal, report, format } = useBoard();
-  if (!rehearsal || (rehearsal.faults.length === 0 && rehearsal.hidden === null)) return null;
+  const { rehearsal, report, format, about } = useBoard();
+  if (!rehearsal) return null;
+  if (rehearsal.faults.length === 0 && rehearsal.hidden === null)
+    return about === '' ? null : <p className={partsStyles.change}>{about}</p>;
   return (
     <section className={partsStyles.change} aria-label={words.rehearse.review} data-testid="review">
       <h2>{words.rehearse.review}</h2>

@@ -21,7 +21,7 @@ const S_IN_MIN = 60;
 
 /** How the board calls, whose part of it is shown, and who else has it open. */
 export function SettingsSheet({ settings, onSettings, awake, onClose }: SettingsSheetProps) {
-  const { role, chooseRole, here, clockOffS } = useBoard();
+  const { role, chooseRole, here, clockOffS, rehearsal } = useBoard();
   const { search } = useLocation();
   const off = Math.abs(clockOffS);
   return (
@@ -60,11 +60,13 @@ export function SettingsSheet({ settings, onSettings, awake, onClose }: Settings
           </li>
         ))}
       </ul>
-      <p>
-        <Link to={`../rehearse${search}`} relative="path" className={partsStyles.link}>
-          {words.rehearse.open}
-        </Link>
-      </p>
+      {rehearsal === null && (
+        <p>
+          <Link to={`../rehearse${search}`} relative="path" className={partsStyles.link}>
+            {words.rehearse.open}
+          </Link>
+        </p>
+      )}
       {off > TOLD_FROM_S && <p role="alert">{words.clockOff(duration(off / S_IN_MIN))}</p>}
     </Sheet>
   );

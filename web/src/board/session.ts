@@ -13,6 +13,8 @@ export interface Here {
 
 /** A pour's day that is under way, real or rehearsed: what the board shows, and how it is told. */
 export interface BoardSession {
+  /** Id of the job; null where the day is only played. */
+  job: string | null;
   document: JobDocument;
   report: PlanReport;
   lines: JobEvent[];
@@ -33,6 +35,10 @@ export interface BoardSession {
   clockOffS: number;
   /** Only played: nothing of it is kept. What is seen of the made-up slab; null on a real day. */
   rehearsal: RehearsalReport | null;
+  /** What a rehearsed lesson is about; empty on any other day. */
+  about: string;
+  /** Where whoever leaves the board goes. */
+  back: string;
 }
 
 export const BoardContext = createContext<BoardSession | null>(null);

@@ -190,7 +190,8 @@ export function ZoneMap({ element, zones, at, chosen, onChoose, format, large = 
                     {word}
                   </text>
                 ) : (
-                  long <= text.wide && (
+                  long <= text.wide &&
+                  text.high >= 2 * LINE && (
                     <text x={text.x} y={text.y + (large ? 19 : 17)} className={classes.word}>
                       {word}
                     </text>

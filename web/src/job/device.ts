@@ -25,9 +25,17 @@ export interface KeptLine {
   event: JobEvent;
 }
 
+/** A photograph that the program has not had yet. */
+export interface KeptPicture {
+  id: string;
+  job: string;
+  image: Blob;
+}
+
 interface Shape extends DBSchema {
   drafts: { key: string; value: KeptDraft; indexes: { job: string } };
   lines: { key: string; value: KeptLine; indexes: { job: string } };
+  pictures: { key: string; value: KeptPicture };
 }
 
 type Store = IDBPDatabase<Shape>;
@@ -61,10 +69,18 @@ let opened: Promise<Store | null> | null = null;
 
 /** Null where the browser lets nothing be kept. */
 function store(): Promise<Store | null> {
-  opened ??= openDB<Shape>('setfirm', 1, {
-    upgrade(db) {
-      db.createObjectStore('drafts', { keyPath: 'key' }).createIndex('job', 'job');
-      db.createObjectStore('lines', { keyPath: 'id' }).createIndex('job', 'job');
+  opened ??= openDB<Shape>('setfirm', 2, {
+    upgrade(db, before) {
+      if (before < 1) {
+        db.createObjectStore('drafts', { keyPath: 'key' }).createIndex('job', 'job');
+        db.createObjectStore('lines', { keyPath: 'id' }).createIndex('job', 'job');
+      }
+      db.createObjectStore('pictures', { keyPath: 'id' });
+    },
+    // A page of a newer Set Firm wants to go on: this one opens it anew when it needs it.
+    blocking(_current, _blocked, event) {
+      (event.target as IDBDatabase).close();
+      opened = null;
     },
     terminated() {
       opened = null;
@@ -183,3 +199,22 @@ export const linesLeft = (job?: string): Promise<KeptLine[]> =>
       job === undefined ? await db.getAll('lines') : await db.getAllFromIndex('lines', 'job', job);
     return found.sort((a, b) => a.at - b.at);
   }, []);
+
+/** @returns Whether it is kept. */
+export const keepPicture = (picture: KeptPicture): Promise<boolean> =>
+  withStore(async (db) => {
+    await db.put('pictures', picture);
+    return true;
+  }, false);
+
+export const dropPicture = (id: string): Promise<boolean> =>
+  withStore(async (db) => {
+    await db.delete('pictures', id);
+    return true;
+  }, false);
+
+export const picturesLeft = (): Promise<KeptPicture[]> => withStore((db) => db.getAll('pictures'), []);
+
+/** A picture that waits here; undefined where none does. */
+export const pictureHere = (id: string): Promise<KeptPicture | undefined> =>
+  withStore<KeptPicture | undefined>((db) => db.get('pictures', id), undefined);

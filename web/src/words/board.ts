@@ -19,6 +19,7 @@ export const board = {
   at: (time: string) => `from ${time}`,
   until: (time: string) => `until ${time}`,
   in: (span: string) => `in ${span}`,
+  atOnce: 'now',
   left: (span: string) => `${span} left`,
   over: (span: string) => `${span} over`,
   states: { soon: 'Soon', open: 'Now', closing: 'Closing', missed: 'Late', begun: 'In hand', calm: 'Next' },
@@ -72,6 +73,8 @@ export const board = {
   pause: 'Pause',
   trouble: 'Trouble',
   note: 'Note',
+  photo: 'Photo',
+  photoWrong: 'This cannot be read as a picture. Take another, as JPEG or PNG.',
   usedUp: 'Bags used up',
   bags: (n: string) => (n === '1' ? '1 bag' : `${n} bags`),
   hands: 'Hands',
@@ -132,6 +135,25 @@ export const board = {
   },
   sheet: { close: 'Back to the board' },
 } as const;
+
+/** Days that are rehearsed before they are real. */
+export const lessons: Record<Enum<'Lesson'>, { name: string; about: string }> = {
+  hotWindyAfternoon: {
+    name: 'Hot, windy afternoon',
+    about:
+      'Begun at half past twelve in sun and wind: the face dries before it has bled, and no pass waits. Look early, mist, and do not work what is only skinned over.',
+  },
+  coldSlowDay: {
+    name: 'Cold, slow day',
+    about:
+      'Little happens for hours, and water stands long. A float on it spoils the face: wait for the sheen, and mind the dark.',
+  },
+  mixingOutlastsFirstZone: {
+    name: 'Still mixing when the first zone is ready',
+    about:
+      'Two people and a large slab: the first zone wants its float while you are still mixing. Who leaves the mixer, and when?',
+  },
+};
 
 export const thumbMarks: Record<Enum<'ThumbMark'>, string> = {
   deeper: 'sinks deep',

@@ -167,7 +167,7 @@ export const eventKinds: Record<EventKind, string> = {
   paused: 'Work stopped',
   trouble: 'Trouble',
   noted: 'Note',
-  photo: 'Picture',
+  photo: 'Photo',
   usedUp: 'Used up',
   wetted: 'Wetted',
   boardsOff: 'Boards off',

@@ -86,6 +86,7 @@ export const yard = {
   coming: 'Coming up',
   done: 'Hardening and done',
   week: 'The next fortnight',
+  practise: 'Rehearse a pour',
   remove: 'Remove',
   removed: (name: string) => `${name} was removed.`,
   changedMeanwhile: (name: string) =>

@@ -5,7 +5,7 @@ import { http, type Enum, type JobDocument, type Units } from '../api/client';
 import { KindPicture } from '../drawing/KindPicture';
 import { app, save as saveWords, startKinds, yard as words } from '../words';
 import classes from './YardPage.module.css';
-import { zone } from './zone';
+import { zone } from '../common/zone';
 
 /** What is poured is asked first. */
 export function NewJob() {

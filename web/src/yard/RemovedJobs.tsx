@@ -4,7 +4,7 @@ import { api, http } from '../api/client';
 import { formatsFor, number } from '../format/format';
 import { yard as words } from '../words';
 import classes from './YardPage.module.css';
-import { zone } from './zone';
+import { zone } from '../common/zone';
 
 /** Jobs that were removed: brought back, or let go for good. */
 export function RemovedJobs({ onChange }: { onChange: () => Promise<void> }) {

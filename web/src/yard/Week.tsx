@@ -2,7 +2,7 @@ import { api } from '../api/client';
 import { calendarDay, formatsFor } from '../format/format';
 import { app, yard as words } from '../words';
 import classes from './YardPage.module.css';
-import { zone } from './zone';
+import { zone } from '../common/zone';
 
 /** The forecast of the days to come. */
 export function Week() {

@@ -7,6 +7,7 @@ import { AppFrame } from '../app/AppFrame';
 import { formatsFor, number, type Formats } from '../format/format';
 import { app, pours as pourWords, yard as words } from '../words';
 import { NewJob } from './NewJob';
+import { Practise } from './Practise';
 import { RemovedJobs } from './RemovedJobs';
 import { SmallPlan } from './SmallPlan';
 import { Waits } from './Waits';
@@ -178,6 +179,7 @@ export function YardPage() {
         <aside className={classes.side}>
           <NewJob />
           <Week />
+          <Practise />
         </aside>
       </div>
     </AppFrame>

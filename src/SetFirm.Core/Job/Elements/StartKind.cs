@@ -27,6 +27,13 @@ public enum StartKind
 /// <summary>A first element of each kind, in sizes that people would say, and the mix that a practitioner would reach for. Source: site practice.</summary>
 public static class StartKinds
 {
+    /// <summary>A patio of this size, in whichever system is theirs.</summary>
+    public static ElementDocument Patio(UnitSystem units, (string Along, string Across) metric, (string Along, string Across) imperial)
+    {
+        var (along, across) = units == UnitSystem.Us ? imperial : metric;
+        return ((SlabDocument)Element(StartKind.Slab, units)) with { Outline = new PresetOutlineDocument { Shape = PresetShape.Rectangle, Along = along, Across = across } };
+    }
+
     /// <param name="kind">What is poured.</param>
     /// <param name="units">Whose sizes.</param>
     public static ElementDocument Element(StartKind kind, UnitSystem units)

@@ -225,7 +225,7 @@ public sealed class BoardTests
         Zone(browser, phone: true, 1);
         browser.Press("120×");
         browser.Press("Run the clock");
-        browser.Until(() => browser.Find(By.CssSelector("[data-testid=seen]")).Text.Contains("You see:", StringComparison.Ordinal));
+        browser.Until(() => browser.Find(By.CssSelector("[data-testid=seen]")).Text.Contains("You see:", StringComparison.Ordinal), seconds: 120);
         browser.Press("Pause the clock");
         PressNext(browser);
         Show(browser, true, "News");

@@ -220,9 +220,11 @@ public sealed class Browser : IDisposable
 
     public void Saved() => Until(() => Find(By.CssSelector("[data-testid=save]")).GetAttribute("data-state") == "saved");
 
-    public void Until(Func<bool> holds)
+    /// <param name="holds">What is waited for.</param>
+    /// <param name="seconds">For so long; a clock that is played takes its time.</param>
+    public void Until(Func<bool> holds, int seconds = 20)
     {
-        var wait = new WebDriverWait(Driver, TimeSpan.FromSeconds(20)) { PollingInterval = TimeSpan.FromMilliseconds(50) };
+        var wait = new WebDriverWait(Driver, TimeSpan.FromSeconds(seconds)) { PollingInterval = TimeSpan.FromMilliseconds(50) };
         wait.IgnoreExceptionTypes(typeof(StaleElementReferenceException), typeof(NoSuchElementException));
         wait.Until(_ => holds());
     }

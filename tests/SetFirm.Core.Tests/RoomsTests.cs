@@ -33,6 +33,7 @@ public sealed partial class RoomsTests
     private static readonly Dictionary<string, string[]> Inside = new()
     {
         ["Job"] = ["Elements", "Pours"],
+        ["Tasks"] = ["Kinds"],
     };
 
     public static TheoryData<string> Rooms => [.. Level.Keys];

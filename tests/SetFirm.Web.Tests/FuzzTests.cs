@@ -70,6 +70,7 @@ public sealed class FuzzTests : IDisposable
         var document = await site.StartingJobAsync();
         JsonNode log = Lines();
         await WalkAsync(500, "/api/plan", () => new JsonObject { ["document"] = document.DeepClone(), ["log"] = Changed([log]), ["asOf"] = "2027-05-05T12:00:00Z" });
+        await WalkAsync(200, "/api/tasks", () => new JsonObject { ["document"] = document.DeepClone(), ["log"] = Changed([log]), ["asOf"] = "2027-05-05T12:00:00Z" });
         await WalkAsync(500, "/api/rehearse", () => new JsonObject { ["document"] = document.DeepClone(), ["log"] = Changed([log]), ["asOf"] = "2027-05-05T12:00:00Z", ["seed"] = random.Next() });
     }
 
@@ -111,10 +112,11 @@ public sealed class FuzzTests : IDisposable
         JsonNode[] seeds = await SeedsAsync();
         await WalkAsync(500, "/api/days", () => Changed(seeds));
         await WalkAsync(100, "/api/calendar", () => new JsonObject { ["document"] = Changed(seeds) });
+        await WalkAsync(100, "/api/tasks", () => new JsonObject { ["document"] = Changed(seeds) });
     }
 
     private static JsonArray Lines() => new(
-        Line("wetted"), Line("sheenGone", ("zone", 1)), Line("waterAdded", ("batch", 1), ("litres", 0.5)), Line("noted"), Line("coverOn"), Line("boardsOff"),
+        Line("wetted"), Line("sheenGone", ("zone", 1)), Line("waterAdded", ("batch", 1), ("litres", 0.5)), Line("noted"), Line("taskDone", ("task", "setOut:element-1")), Line("coverOn"), Line("boardsOff"),
         Line("thumbTest", ("zone", 1), ("mark", "threeMm")), Line("passBegun", ("zone", 1), ("pass", "broom")), Line("passDone", ("zone", 1), ("pass", "edgeAndFloat")), Line("batchMixing", ("batch", 1)),
         Line("batchPlaced", ("batch", 1)), Line("handsChanged", ("hands", 3)), Line("jointMade", ("batch", 1)), Line("dayClosed", ("washed", true), ("holdBackUsed", false), ("bagsLeft", 1)),
         Line("dayBegun", ("plan", JsonNode.Parse("""

@@ -46,6 +46,7 @@ public static class EventLimits
                 JobEvent.PassBegun e when NotCounted(e.Zone) => nameof(e.Zone),
                 JobEvent.PassDone e when NotCounted(e.Zone) => nameof(e.Zone),
                 JobEvent.TemperatureTold { Celsius: not (>= LeastCelsius and <= MostCelsius) } e => nameof(e.Celsius),
+                JobEvent.TaskDone e when e.Task.Length is 0 or > LongestName => nameof(e.Task),
                 JobEvent.Photo e when e.Picture.Length is 0 or > LongestName => nameof(e.Picture),
                 JobEvent.UsedUp e when e.Good.Length is 0 or > LongestName => nameof(e.Good),
                 JobEvent.UsedUp e when NotAmount(e.Amount) => nameof(e.Amount),

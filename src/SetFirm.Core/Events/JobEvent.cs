@@ -31,6 +31,7 @@ namespace SetFirm.Core.Events;
 [JsonDerivedType(typeof(Misted), "misted")]
 [JsonDerivedType(typeof(DayClosed), "dayClosed")]
 [JsonDerivedType(typeof(HandsChanged), "handsChanged")]
+[JsonDerivedType(typeof(TaskDone), "taskDone")]
 [JsonDerivedType(typeof(Withdrawn), "withdrawn")]
 public abstract record JobEvent
 {
@@ -214,6 +215,13 @@ public abstract record JobEvent
     {
         /// <summary>All that are there now.</summary>
         public required int Hands { get; init; }
+    }
+
+    /// <summary>A task of the work was done.</summary>
+    public sealed record TaskDone : JobEvent
+    {
+        /// <summary>Key of the task, as the list of tasks has it.</summary>
+        public required string Task { get; init; }
     }
 
     /// <summary>Cast pieces were lifted out of their moulds.</summary>

@@ -21,7 +21,7 @@ public sealed class MadeUpKindTests
 
         public required string Height { get; init; }
 
-        internal override ElementTraits Traits => new(OnGround: true, Flat: true, JointLayout.None, Load.Foot, SteelSection.Slab, MixUse.Slab);
+        internal override ElementTraits Traits => new(OnGround: true, Flat: true, JointLayout.None, Load.Foot, SteelSection.Slab, MixUse.Slab) { Work = Core.Tasks.WorkKind.Slab };
 
         internal override CastShape? Cast(ElementGate gate)
         {

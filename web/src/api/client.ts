@@ -50,6 +50,7 @@ export type LogLine = Schemas['LogLine'];
 export type Pour = Schemas['PourReport'];
 export type PourDocument = Schemas['PourDocument'];
 export type PartDocument = Schemas['PartDocument'];
+export type TaskReport = Schemas['TaskReport'];
 export type PourDates = Schemas['PourDates'];
 export type CoatDocument = Schemas['CoatDocument'];
 export type WeatherFileInfo = Schemas['WeatherFileDto'];

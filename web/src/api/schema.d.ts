@@ -132,6 +132,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tasks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["Tasks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rehearse": {
         parameters: {
             query?: never;
@@ -1109,6 +1125,8 @@ export interface components {
             /** @description It is told of. */
             done: boolean;
         };
+        /** @enum {unknown} */
+        CommonMistake: "mouldNotMirrored" | "formToTheOutside" | "spacersUnderEdger" | "stakesAboveBoard" | "screwsFilled" | "seamsNotSealedADayBefore" | "noRelease" | "strippingOutward" | "pryingAgainstThePiece" | "sealingTooSoon";
         /**
          * @description How the mix should move, from crumbly to pouring.
          * @enum {unknown}
@@ -2296,6 +2314,11 @@ export interface components {
          */
         FrostGuard: "none" | "movingBlanket" | "foam" | "straw";
         /**
+         * @description Something to hold in the hand.
+         * @enum {unknown}
+         */
+        Gear: "barrow" | "broom" | "buckets" | "cartridgeGun" | "cloth" | "compactor" | "cutter" | "drill" | "dustMask" | "edger" | "handFloat" | "grinder" | "hammer" | "hose" | "kneeboards" | "knife" | "level" | "liftingStraps" | "mallet" | "mixer" | "pressureWasher" | "pryBar" | "rake" | "roller" | "sandingBlock" | "saw" | "scales" | "scraper" | "shovel" | "sledgeHammer" | "sponge" | "sprayer" | "strikeBoard" | "stringLine" | "tape" | "tieTool" | "tinSnips" | "trestles" | "trowel" | "wedges" | "wireBrush";
+        /**
          * @description What it is bought for: one part of the budget.
          * @enum {unknown}
          */
@@ -2497,7 +2520,7 @@ export interface components {
             document: components["schemas"]["JobDocument"];
         };
         /** @description Something that was done or seen, as it was told. A closed set of kinds; lines are only added, and a mistake is withdrawn by another line. */
-        JobEvent: components["schemas"]["JobEventDayBegun"] | components["schemas"]["JobEventBatchMixing"] | components["schemas"]["JobEventBatchPlaced"] | components["schemas"]["JobEventStruckOff"] | components["schemas"]["JobEventWaterAdded"] | components["schemas"]["JobEventTemperatureTold"] | components["schemas"]["JobEventSheenGone"] | components["schemas"]["JobEventThumbTest"] | components["schemas"]["JobEventPassBegun"] | components["schemas"]["JobEventPassDone"] | components["schemas"]["JobEventCoverOn"] | components["schemas"]["JobEventCoverOff"] | components["schemas"]["JobEventRain"] | components["schemas"]["JobEventPaused"] | components["schemas"]["JobEventTrouble"] | components["schemas"]["JobEventNoted"] | components["schemas"]["JobEventPhoto"] | components["schemas"]["JobEventUsedUp"] | components["schemas"]["JobEventWetted"] | components["schemas"]["JobEventBoardsOff"] | components["schemas"]["JobEventCoated"] | components["schemas"]["JobEventCastLifted"] | components["schemas"]["JobEventJointMade"] | components["schemas"]["JobEventMisted"] | components["schemas"]["JobEventDayClosed"] | components["schemas"]["JobEventHandsChanged"] | components["schemas"]["JobEventWithdrawn"];
+        JobEvent: components["schemas"]["JobEventDayBegun"] | components["schemas"]["JobEventBatchMixing"] | components["schemas"]["JobEventBatchPlaced"] | components["schemas"]["JobEventStruckOff"] | components["schemas"]["JobEventWaterAdded"] | components["schemas"]["JobEventTemperatureTold"] | components["schemas"]["JobEventSheenGone"] | components["schemas"]["JobEventThumbTest"] | components["schemas"]["JobEventPassBegun"] | components["schemas"]["JobEventPassDone"] | components["schemas"]["JobEventCoverOn"] | components["schemas"]["JobEventCoverOff"] | components["schemas"]["JobEventRain"] | components["schemas"]["JobEventPaused"] | components["schemas"]["JobEventTrouble"] | components["schemas"]["JobEventNoted"] | components["schemas"]["JobEventPhoto"] | components["schemas"]["JobEventUsedUp"] | components["schemas"]["JobEventWetted"] | components["schemas"]["JobEventBoardsOff"] | components["schemas"]["JobEventCoated"] | components["schemas"]["JobEventCastLifted"] | components["schemas"]["JobEventJointMade"] | components["schemas"]["JobEventMisted"] | components["schemas"]["JobEventDayClosed"] | components["schemas"]["JobEventHandsChanged"] | components["schemas"]["JobEventTaskDone"] | components["schemas"]["JobEventWithdrawn"];
         /** @description Water is in the mixer. */
         JobEventBatchMixing: {
             /** @enum {string} */
@@ -2913,6 +2936,26 @@ export interface components {
              * @description From 1.
              */
             zone: number;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description A task of the work was done. */
+        JobEventTaskDone: {
+            /** @enum {string} */
+            kind: "taskDone";
+            /** @description Key of the task, as the list of tasks has it. */
+            task: string;
             /**
              * Format: uuid
              * @description Made where it was told: told twice, it is one.
@@ -6888,6 +6931,70 @@ export interface components {
             /** @description A length to the corner before, as a check; empty where none was taped. */
             check?: string;
         };
+        /**
+         * @description A number of this job that belongs to a task.
+         * @enum {unknown}
+         */
+        TaskFigure: "stringAboveMm" | "lowestCornerMm" | "digDepthMm" | "digM3" | "baseMm" | "baseLifts" | "baseKg" | "boardsM" | "ties" | "capMm" | "diagonalM" | "stakes" | "screws" | "isolationM" | "sheets" | "moulds" | "seamM" | "cartridges" | "barsM" | "meshSheets" | "chairs" | "scrimM2" | "inspections" | "batches" | "bags" | "volumeL" | "mixingMin" | "holdBackL" | "pieces" | "pieceKg" | "wetDays" | "rewetHours" | "coats" | "backfillM3";
+        TaskNumber: {
+            /** @description Which. */
+            figure: components["schemas"]["TaskFigure"];
+            /**
+             * Format: double
+             * @description In its unit.
+             */
+            value: number;
+        };
+        /**
+         * @description When in a job a task is done.
+         * @enum {unknown}
+         */
+        TaskPhase: "ground" | "build" | "stage" | "pourDay" | "keep" | "after";
+        /** @description A task, with what this job makes of it. */
+        TaskReport: {
+            /** @description What the diary names it by. */
+            key: string;
+            /** @description Which. */
+            task: components["schemas"]["WorkTask"];
+            /** @description When in the job. */
+            phase: components["schemas"]["TaskPhase"];
+            /**
+             * Format: int32
+             * @description Index of the element; null where it is done once for the job.
+             */
+            element: null | number;
+            /**
+             * Format: int32
+             * @description That it takes.
+             */
+            people: number;
+            /** @description To have at hand. */
+            gear: components["schemas"]["Gear"][];
+            meets: null | components["schemas"]["CommonMistake"];
+            /** @description This job's own numbers. */
+            figures: components["schemas"]["TaskNumber"][];
+            from: null | components["schemas"]["Instant"];
+            by: null | components["schemas"]["Instant"];
+            /** @description Where it stands. */
+            state: components["schemas"]["TaskState"];
+            /** @description Keys of what is done first and is not done yet. */
+            waitsFor: string[];
+            doneAt: null | components["schemas"]["Instant"];
+            /** @description Who told of it. */
+            doneBy: string;
+        };
+        /**
+         * @description Where a task stands.
+         * @enum {unknown}
+         */
+        TaskState: "waits" | "ready" | "done";
+        /** @description The order of work of a job, around one of its pours. */
+        TasksReport: {
+            /** @description Id of the pour; null while there is none. */
+            pour: null | string;
+            /** @description In the order in which they are done. */
+            tasks: components["schemas"]["TaskReport"][];
+        };
         /** @description How a text was understood. */
         TextRead: {
             /** @description Of the text. */
@@ -7951,6 +8058,11 @@ export interface components {
          * @enum {unknown}
          */
         WorkDays: "any" | "weekdays" | "evenings" | "weekends";
+        /**
+         * @description A task, whatever kind of work it belongs to.
+         * @enum {unknown}
+         */
+        WorkTask: "readRules" | "findServices" | "clearAway" | "cleanOld" | "planCracks" | "checkSupport" | "setOut" | "dig" | "compactBase" | "levelBench" | "makeDeck" | "cutMould" | "bendStrips" | "setForms" | "spaceForms" | "capEnds" | "checkSquare" | "cutStakes" | "boxCutOuts" | "tapeScrews" | "backfillForms" | "setIsolation" | "maskNear" | "sealSeams" | "setSteel" | "oilForms" | "waxMould" | "buildRamp" | "lookOver" | "measureOut" | "dampen" | "pour" | "roughenBase" | "tapEdges" | "setAnchors" | "setPebbles" | "finishPasses" | "washFace" | "cleanTools" | "fenceOff" | "coverIt" | "keepWet" | "stripForms" | "rubFace" | "demould" | "patchHoles" | "softenCorners" | "grindFace" | "cutBack" | "backfillSides" | "firstWalk" | "coat" | "setInPlace" | "firstLoad" | "firstWinter";
         ZoneReport: {
             /**
              * Format: int32
@@ -8385,6 +8497,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CalendarReport"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    Tasks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TasksReport"];
                 };
             };
             /** @description Bad Request */

@@ -7,7 +7,7 @@ import { api, type Job, type JobDocument, type PlanReport, type Remedy, type Ste
 import { AppFrame } from './AppFrame';
 import { formatsFor } from '../format/format';
 import { fileName, saveFile } from '../common/saveFile';
-import { app, save as saveWords, steps, stepStates } from '../words';
+import { app, save as saveWords, steps, stepStates, tasks } from '../words';
 import { DiaryContext, DocumentContext, EditingContext, PlannedContext } from '../job/JobContext';
 import classes from './JobPage.module.css';
 import { setAt, told } from '../job/pointer';
@@ -19,7 +19,7 @@ import { tryAgain } from '../job/sending';
 import { usePlan, usePlanAhead } from '../job/usePlan';
 
 /** The board stands by itself: it is made for a phone in the hand. */
-type Planned = Exclude<StepName, 'pour'>;
+type Planned = Exclude<StepName, 'pour'> | 'tasks';
 
 const views: Record<Planned, React.LazyExoticComponent<() => React.ReactNode>> = {
   shape: lazy(() => import('../steps/shape/ShapeStep').then((m) => ({ default: m.ShapeStep }))),
@@ -29,6 +29,8 @@ const views: Record<Planned, React.LazyExoticComponent<() => React.ReactNode>> =
   buy: lazy(() => import('../steps/buy/BuyStep').then((m) => ({ default: m.BuyStep }))),
   day: lazy(() => import('../steps/day/DayStep').then((m) => ({ default: m.DayStep }))),
   cure: lazy(() => import('../steps/cure/CureStep').then((m) => ({ default: m.CureStep }))),
+  // No step of its own: a thread through all of them.
+  tasks: lazy(() => import('../steps/tasks/TasksStep').then((m) => ({ default: m.TasksStep }))),
 };
 
 const VersionSheet = lazy(() => import('./VersionSheet').then((m) => ({ default: m.VersionSheet })));
@@ -76,6 +78,9 @@ function Rail({ id, report }: { id: string; report: PlanReport | undefined }) {
           );
         })}
       </ol>
+      <NavLink to={`/jobs/${id}/tasks`} className={classes.thread ?? ''}>
+        {tasks.link}
+      </NavLink>
     </nav>
   );
 }
@@ -193,7 +198,7 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: Planned }) {
 
   return (
     <AppFrame
-      page={`${document.name}: ${steps[step]}`}
+      page={`${document.name}: ${step === 'tasks' ? tasks.title : steps[step]}`}
       title={
         <input
           className={classes.name}

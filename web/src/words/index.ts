@@ -9,3 +9,4 @@ export * from './screens';
 export * from './mixing';
 export * from './buying';
 export * from './board';
+export * from './tasks';

@@ -168,6 +168,7 @@ export const eventKinds: Record<EventKind, string> = {
   trouble: 'Trouble',
   noted: 'Note',
   photo: 'Photo',
+  taskDone: 'Task done',
   usedUp: 'Used up',
   wetted: 'Wetted',
   boardsOff: 'Boards off',

@@ -2,6 +2,7 @@ using SetFirm.Core.Formwork;
 using SetFirm.Core.Joints;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Steel;
+using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Job;
 
@@ -14,6 +15,9 @@ namespace SetFirm.Core.Job;
 /// <param name="Mix">What its mix is used for.</param>
 public sealed record ElementTraits(bool OnGround, bool Flat, JointLayout Jointed, Load Load, SteelSection Section, MixUse Mix)
 {
+    /// <summary>Which order of work it follows.</summary>
+    public required WorkKind Work { get; init; }
+
     /// <summary>How it is cast in a mould.</summary>
     public MouldKind Mould { get; init; }
 

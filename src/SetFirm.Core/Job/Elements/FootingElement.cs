@@ -7,6 +7,7 @@ using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
+using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Job;
 
@@ -106,6 +107,7 @@ public sealed record FootingDocument : ElementDocument
 
     internal override ElementTraits Traits => new(OnGround: true, Flat: false, JointLayout.None, Load.Foot, SteelSection.Footing, MixUse.Footing)
     {
+        Work = AsPiece ? WorkKind.FootingPiece : WorkKind.FootingInGround,
         Mould = AsPiece ? MouldKind.Pieces : MouldKind.None,
         Lifted = AsPiece,
     };

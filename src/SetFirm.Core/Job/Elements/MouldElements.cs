@@ -7,6 +7,7 @@ using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
+using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Job;
 
@@ -76,6 +77,13 @@ public sealed record PieceDocument : OutlinedDocument
     internal override ElementTraits Traits => new(
         OnGround: false, Flat: false, JointLayout.None, Load.Foot, Carries ? SteelSection.Strip : SteelSection.Thin, Carries ? MixUse.Curb : MixUse.Moulded)
     {
+        Work = Use switch
+        {
+            PieceUse.Tread => WorkKind.Tread,
+            PieceUse.Block => WorkKind.Block,
+            PieceUse.Stone => WorkKind.Stone,
+            _ => WorkKind.Paver,
+        },
         Mould = FaceDown ? MouldKind.FaceDown : MouldKind.Pieces,
         Lifted = true,
         ThicknessSaid = true,
@@ -236,6 +244,7 @@ public sealed record RibbonDocument : ElementDocument
 
     internal override ElementTraits Traits => new(OnGround: false, Flat: false, JointLayout.None, Load.Foot, SteelSection.Thin, MixUse.Moulded)
     {
+        Work = WorkKind.Ribbon,
         Mould = MouldKind.Pieces,
         Lifted = true,
     };
@@ -287,6 +296,7 @@ public sealed record CounterDocument : OutlinedDocument
 
     internal override ElementTraits Traits => new(OnGround: false, Flat: false, JointLayout.None, Load.Foot, SteelSection.Counter, MixUse.Counter)
     {
+        Work = Casting == CounterCasting.FaceDown ? WorkKind.CounterFaceDown : WorkKind.CounterInPlace,
         Mould = Casting == CounterCasting.FaceDown ? MouldKind.FaceDown : MouldKind.InPlace,
         Lifted = Casting == CounterCasting.FaceDown,
         Sealed = true,

@@ -7,6 +7,7 @@ using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
+using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Job;
 
@@ -104,6 +105,7 @@ public sealed record ProfileDocument : SectionedDocument
 
     internal override ElementTraits Traits => new(OnGround: false, Flat: false, JointLayout.None, Load.Foot, SteelSection.Strip, MixUse.Curb)
     {
+        Work = WorkKind.Coping,
         Mould = TopDown ? MouldKind.FaceDown : MouldKind.Pieces,
         Lifted = true,
         Spans = Spans,

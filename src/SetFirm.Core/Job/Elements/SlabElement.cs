@@ -6,6 +6,7 @@ using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
+using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Job;
 
@@ -28,7 +29,16 @@ public sealed record SlabDocument : OutlinedDocument
     internal override ElementTraits Traits => new(
         OnGround: true, Flat: true, Use == SlabUse.Walk ? JointLayout.Walk : JointLayout.Grid, Use == SlabUse.Drive ? Load.Vehicle : Load.Foot, SteelSection.Slab,
         Use == SlabUse.Drive ? MixUse.Drive : MixUse.Slab)
-    { ThicknessSaid = true, Thickens = true };
+    {
+        Work = Use switch
+        {
+            SlabUse.Walk => WorkKind.Walk,
+            SlabUse.Drive => WorkKind.Drive,
+            _ => WorkKind.Slab,
+        },
+        ThicknessSaid = true,
+        Thickens = true,
+    };
 
     internal override CastShape? Cast(ElementGate gate)
     {
@@ -72,7 +82,7 @@ public sealed record TwoCourseDocument : OutlinedDocument
 
     internal override string? MixOf(Course course) => course == Course.Topping ? ToppingMix : null;
 
-    internal override ElementTraits Traits => new(OnGround: true, Flat: true, JointLayout.Grid, Load.Foot, SteelSection.Slab, MixUse.Slab);
+    internal override ElementTraits Traits => new(OnGround: true, Flat: true, JointLayout.Grid, Load.Foot, SteelSection.Slab, MixUse.Slab) { Work = WorkKind.TwoCourse };
 
     internal override CastShape? Cast(ElementGate gate)
     {
@@ -104,7 +114,7 @@ public sealed record OverlayDocument : OutlinedDocument
 
     internal override IEnumerable<(string Name, IEnumerable<object?> Items)> Lists => [.. base.Lists, ("probes", Probes)];
 
-    internal override ElementTraits Traits => new(OnGround: false, Flat: true, JointLayout.Repeated, Load.Foot, SteelSection.Thin, MixUse.Skim) { OnOldConcrete = true };
+    internal override ElementTraits Traits => new(OnGround: false, Flat: true, JointLayout.Repeated, Load.Foot, SteelSection.Thin, MixUse.Skim) { Work = WorkKind.Overlay, OnOldConcrete = true };
 
     internal override CastShape? Cast(ElementGate gate)
     {
@@ -178,7 +188,7 @@ public sealed record PebbleBedDocument : OutlinedDocument
 
     internal override string? MixOf(Course course) => course == Course.Slurry ? SlurryMix : null;
 
-    internal override ElementTraits Traits => new(OnGround: true, Flat: true, JointLayout.None, Load.Foot, SteelSection.Thin, MixUse.PebbleBed);
+    internal override ElementTraits Traits => new(OnGround: true, Flat: true, JointLayout.None, Load.Foot, SteelSection.Thin, MixUse.PebbleBed) { Work = WorkKind.PebbleBed };
 
     internal override CastShape? Cast(ElementGate gate)
     {

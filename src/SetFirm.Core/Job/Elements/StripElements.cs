@@ -6,6 +6,7 @@ using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
+using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Job;
 
@@ -69,7 +70,7 @@ public sealed record BorderDocument : ElementDocument
     /// <summary>A length.</summary>
     public required string Depth { get; init; }
 
-    internal override ElementTraits Traits => new(OnGround: true, Flat: false, JointLayout.Border, Load.Foot, SteelSection.Thin, MixUse.Border);
+    internal override ElementTraits Traits => new(OnGround: true, Flat: false, JointLayout.Border, Load.Foot, SteelSection.Thin, MixUse.Border) { Work = WorkKind.Border };
 
     internal override CastShape? Cast(ElementGate gate)
     {
@@ -101,7 +102,13 @@ public sealed record CurbDocument : SectionedDocument
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public bool OnSlab { get; init; }
 
-    internal override ElementTraits Traits => new(OnGround: !OnSlab, Flat: false, JointLayout.Curb, Load.Foot, SteelSection.Strip, MixUse.Curb) { Tied = true, Stands = true, OnOldConcrete = OnSlab };
+    internal override ElementTraits Traits => new(OnGround: !OnSlab, Flat: false, JointLayout.Curb, Load.Foot, SteelSection.Strip, MixUse.Curb)
+    {
+        Work = OnSlab ? WorkKind.CurbOnSlab : WorkKind.CurbOnGround,
+        Tied = true,
+        Stands = true,
+        OnOldConcrete = OnSlab,
+    };
 
     internal override CastShape? Cast(ElementGate gate)
     {

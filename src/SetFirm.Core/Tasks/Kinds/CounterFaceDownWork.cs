@@ -1,0 +1,15 @@
+using System.Collections.Immutable;
+
+namespace SetFirm.Core.Tasks.Kinds;
+
+/// <summary>A top cast face down: the order of work. Source: site practice.</summary>
+internal static class CounterFaceDownWork
+{
+    public static ImmutableArray<WorkTask> Order { get; } =
+    [
+        WorkTask.ReadRules, WorkTask.CheckSupport, WorkTask.LevelBench, WorkTask.CutMould, WorkTask.SealSeams, WorkTask.TapeScrews, WorkTask.SetSteel,
+        WorkTask.WaxMould, WorkTask.LookOver, WorkTask.MeasureOut, WorkTask.Pour, WorkTask.TapEdges, WorkTask.FinishPasses, WorkTask.CleanTools,
+        WorkTask.CoverIt, WorkTask.KeepWet, WorkTask.Demould, WorkTask.PatchHoles, WorkTask.SoftenCorners, WorkTask.GrindFace, WorkTask.Coat,
+        WorkTask.SetInPlace, WorkTask.FirstLoad,
+    ];
+}

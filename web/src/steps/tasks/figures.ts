@@ -1,0 +1,33 @@
+import type { Enum } from '../../api/client';
+import { duration, number, type Formats } from '../../format/format';
+import { taskFigures } from '../../words';
+
+const MIN_IN_H = 60;
+const L_IN_M3 = 1000;
+
+const shown: Partial<Record<Enum<'TaskFigure'>, (value: number, f: Formats) => string>> = {
+  stringAboveMm: (v, f) => f.small(v),
+  lowestCornerMm: (v, f) => f.small(v),
+  digDepthMm: (v, f) => f.small(v),
+  digM3: (v, f) => f.bulk(v * L_IN_M3),
+  baseMm: (v, f) => f.small(v),
+  baseKg: (v, f) => f.mass(v),
+  boardsM: (v, f) => f.length(v),
+  capMm: (v, f) => f.small(v),
+  diagonalM: (v, f) => f.length(v),
+  isolationM: (v, f) => f.length(v),
+  seamM: (v, f) => f.length(v),
+  barsM: (v, f) => f.length(v),
+  scrimM2: (v, f) => f.area(v),
+  volumeL: (v, f) => f.bulk(v),
+  mixingMin: (v) => duration(v),
+  holdBackL: (v, f) => f.litres(v),
+  pieceKg: (v, f) => f.mass(v),
+  wetDays: (v) => number(v, 1),
+  rewetHours: (v) => duration(v * MIN_IN_H),
+  backfillM3: (v, f) => f.bulk(v * L_IN_M3),
+};
+
+/** What a number of a task says, in the units of the job; what has no unit is counted. */
+export const figureText = (figure: Enum<'TaskFigure'>, value: number, format: Formats): string =>
+  taskFigures[figure]((shown[figure] ?? ((v) => number(v)))(value, format), value === 1);

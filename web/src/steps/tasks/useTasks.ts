@@ -1,0 +1,22 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { http, type TaskReport } from '../../api/client';
+import { useDiaryOf, useDocument, usePlanned } from '../../job/JobContext';
+
+/** The order of work around the pour that is looked at; null while it is asked for. */
+export function useTasks(): TaskReport[] | null {
+  const document = useDocument();
+  const { lines: log } = useDiaryOf();
+  const { pour } = usePlanned().report;
+  const { data } = useQuery({
+    queryKey: ['tasks', document, log, pour],
+    queryFn: async ({ signal }) => {
+      const asOf = new Date().toISOString();
+      const answer = await http.POST('/api/tasks', { body: { document, log, asOf, pour }, signal });
+      if (!answer.data) throw new Error('the order of work is not known');
+      return answer.data.tasks;
+    },
+    placeholderData: keepPreviousData,
+    staleTime: 60_000,
+  });
+  return data ?? null;
+}

@@ -44,6 +44,12 @@ public sealed record PourLoad(
     LocalTime? Start,
     PourTask? Task)
 {
+    /// <summary>Bags or containers of cement that it measures out; null where it cannot be mixed.</summary>
+    public double? Bags => Mix is null ? null : (double)Units / Mix.Recipe.Unit.PerWhole;
+
+    /// <summary>Null where it cannot be batched.</summary>
+    public int? Batches => Load?.Batches.Units.Length;
+
     public Duration? Mixing => Load is null ? null : PourSchedule.Of(Load, default).Mixing;
 
     /// <summary>Minutes that trucks wait beyond what is in their price.</summary>

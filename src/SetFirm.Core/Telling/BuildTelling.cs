@@ -29,7 +29,7 @@ internal static class BuildTelling
         [.. plan.Sheets.Select(s => new SheetReport(s.Mm, s.Needed.Count))],
         plan.Mesh.Count,
         BuildPlan.Cartridges(elements.Select(e => e.Build!.Mould).OfType<MouldPlan>()),
-        Inspections.For(Facts(elements)));
+        JobTasks.LookedOver(elements));
 
     private static ElementBuildReport Element(ElementPlan element, ElementBuild built, double stringMm, int mostDrawn) => new(
         element.Index,
@@ -105,20 +105,4 @@ internal static class BuildTelling
         list.Layout.Verdict,
         list.CutM,
         list.Layout.StockMm / 1000);
-
-    private static InspectionFacts Facts(ImmutableArray<ElementPlan> elements) => new()
-    {
-        Boards = elements.Any(e => e.Build!.Forms is not null),
-        Stakes = elements.Any(e => e.Build!.Forms is { StakeCount: > 0 }),
-        Falls = elements.Any(e => e.Fall is { Fall.Grade: > 0 }),
-        Base = elements.Any(e => e.Build!.Dig is { BaseDepth.Metres: > 0 }),
-        Ground = elements.Any(e => e.Build!.Dig is not null),
-        Steel = elements.Any(e => e.Build!.Steel.Rusts),
-        Scrim = elements.Any(e => e.Build!.Steel.School == SteelSchool.Scrim),
-        Isolation = elements.Any(e => e.Build!.IsolationM > 0),
-        BondBreaker = elements.Any(e => e.Build!.BondBreakerM > 0),
-        Drain = elements.Any(e => e.Read.OpeningsFor(OpeningUse.Drain).Any()),
-        Mould = elements.Any(e => e.Build!.Mould is not null),
-        Overlay = elements.Any(e => e.Traits.OnOldConcrete),
-    };
 }

@@ -8,54 +8,6 @@ namespace SetFirm.Core.Telling;
 /// <param name="Tasks">In the order in which they are done.</param>
 public sealed record TasksReport(string? Pour, IReadOnlyList<TaskReport> Tasks);
 
-/// <summary>Where a task stands.</summary>
-public enum TaskState
-{
-    /// <summary>Something else is done first, or it is too early.</summary>
-    Waits,
-    Ready,
-    Done,
-}
-
-/// <summary>A number of this job that belongs to a task.</summary>
-public enum TaskFigure
-{
-    StringAboveMm,
-    LowestCornerMm,
-    DigDepthMm,
-    DigM3,
-    BaseMm,
-    BaseLifts,
-    BaseKg,
-    BoardsM,
-    Ties,
-    CapMm,
-    DiagonalM,
-    Stakes,
-    Screws,
-    IsolationM,
-    Sheets,
-    Moulds,
-    SeamM,
-    Cartridges,
-    BarsM,
-    MeshSheets,
-    Chairs,
-    ScrimM2,
-    Inspections,
-    Batches,
-    Bags,
-    VolumeL,
-    MixingMin,
-    HoldBackL,
-    Pieces,
-    PieceKg,
-    WetDays,
-    RewetHours,
-    Coats,
-    BackfillM3,
-}
-
 /// <summary>A task, with what this job makes of it.</summary>
 /// <param name="Key">What the diary names it by.</param>
 /// <param name="Task">Which.</param>
@@ -71,10 +23,7 @@ public enum TaskFigure
 /// <param name="WaitsFor">Keys of what is done first and is not done yet.</param>
 /// <param name="DoneAt">When it was done; null while it is not.</param>
 /// <param name="DoneBy">Who told of it.</param>
+/// <param name="Ticked">It was ticked here, and can be taken back here; false also where the board or the cure was told of it.</param>
 public sealed record TaskReport(
     string Key, WorkTask Task, TaskPhase Phase, int? Element, int People, IReadOnlyList<Gear> Gear, CommonMistake? Meets, IReadOnlyList<TaskNumber> Figures, Instant? From, Instant? By,
-    TaskState State, IReadOnlyList<string> WaitsFor, Instant? DoneAt, string DoneBy);
-
-/// <param name="Figure">Which.</param>
-/// <param name="Value">In its unit.</param>
-public sealed record TaskNumber(TaskFigure Figure, double Value);
+    TaskState State, IReadOnlyList<string> WaitsFor, Instant? DoneAt, string DoneBy, bool Ticked);

@@ -76,8 +76,8 @@ public static class Teller
             pour.Task?.StartsAt,
             sketch.Litres,
             pour.HoldBackL,
-            pour.Mix is null ? null : (double)pour.Units / pour.Mix.Recipe.Unit.PerWhole,
-            pour.Load?.Batches.Units.Length,
+            pour.Bags,
+            pour.Batches,
             pour.Mixing?.TotalMinutes);
     }
 }

@@ -101,7 +101,9 @@ public sealed class WorkOrderTests
         Of(WorkTask.MeasureOut, TaskFigure.Bags).ShouldBe(pour.Bags);
         Of(WorkTask.KeepWet, TaskFigure.WetDays).ShouldBe(report.Cure!.WetDays);
         var built = report.Build!.Elements[0];
-        Of(WorkTask.Dig, TaskFigure.DigM3).ShouldBe(built.Dig?.BankM3);
+        (Of(WorkTask.Dig, TaskFigure.DigL) / 1000).ShouldBe(built.Dig?.BankM3);
+        Of(WorkTask.Pour, TaskFigure.MixingMin)!.Value.ShouldBe((report.Day!.MixingEnds - report.Day.Start).TotalMinutes, 1e-9);
+        Of(WorkTask.LookOver, TaskFigure.Inspections).ShouldBe(report.Build.Inspections.Count);
         Of(WorkTask.SealSeams, TaskFigure.SeamM).ShouldBe(built.Mould is { SeamM: > 0 } mould ? mould.SeamM : null);
         (Of(WorkTask.CutStakes, TaskFigure.Stakes) ?? 0).ShouldBe(built.Forms is { Nailed: false } forms ? forms.Stakes.Count : 0);
         tasks.Single(t => t.Task == WorkTask.Pour).From.ShouldBe(report.Day!.Start);
@@ -159,9 +161,41 @@ public sealed class WorkOrderTests
     {
         var job = Kinds.Job(Kinds.Slab(Kinds.Rectangle("3 m", "2 m")) with { Id = "pad" });
         var plan = Planner.Plan(job, Samples.Steady(18));
-        JobEvent[] log = [new JobEvent.CoverOn { Id = Guid.NewGuid(), At = Samples.Morning }, new JobEvent.TaskDone { Id = Guid.NewGuid(), At = Samples.Morning, Task = "paintItBlue:pad" }];
-        var tasks = TaskTelling.Of(plan, log).Tasks;
-        tasks.Where(t => t.State == TaskState.Done).Select(t => t.Task).ShouldBe([WorkTask.CoverIt]);
+        WorkTask[] After(JobEvent line)
+        {
+            var tasks = TaskTelling.Of(plan, [line, new JobEvent.TaskDone { Id = Guid.NewGuid(), At = Samples.Morning, Task = "paintItBlue:pad" }]).Tasks;
+            tasks.ShouldAllBe(t => !t.Ticked); // it was told elsewhere, and is taken back there
+            return [.. tasks.Where(t => t.State == TaskState.Done).Select(t => t.Task)];
+        }
+
+        After(new JobEvent.CoverOn { Id = Guid.NewGuid(), At = Samples.Morning }).ShouldBe([WorkTask.CoverIt]);
+        After(new JobEvent.CoverOn { Id = Guid.NewGuid(), At = Samples.Morning, Zone = 1 }).ShouldBeEmpty();
+        After(new JobEvent.BoardsOff { Id = Guid.NewGuid(), At = Samples.Morning }).ShouldBe([WorkTask.StripForms]);
+        After(new JobEvent.DayClosed { Id = Guid.NewGuid(), At = Samples.Morning, Washed = true, HoldBackUsed = false, BagsLeft = 0 }).ShouldBe([WorkTask.Pour, WorkTask.FinishPasses, WorkTask.CleanTools]);
+        After(new JobEvent.DayClosed { Id = Guid.NewGuid(), At = Samples.Morning, Washed = false, HoldBackUsed = false, BagsLeft = 0 }).ShouldBe([WorkTask.Pour, WorkTask.FinishPasses]);
+    }
+
+    [Fact]
+    public void What_is_done_for_the_job_counts_for_every_pour_and_what_is_made_ready_for_its_own()
+    {
+        var slab = Kinds.Slab(Kinds.Rectangle("3 m", "2 m"));
+        var job = Kinds.Job(slab with { Id = "a" }, slab with { Id = "b" });
+        PourDocument Pour(string id, string element, string date) => new() { Id = id, Date = date, Parts = [new PartDocument { Element = element }] };
+        job = job with { Pours = [Pour("one", "a", "2027-05-04"), Pour("two", "b", "2027-05-06")] };
+        JobEvent Tick(string key, string pour) => new JobEvent.TaskDone { Id = Guid.NewGuid(), At = Samples.Morning, Task = key, Pour = pour };
+        JobEvent[] log = [Tick("setOut:a", "two"), Tick("measureOut", "one"), Tick("lookOver", "")];
+        WorkTask[] Done(string pour) => [.. TaskTelling.Of(Planner.Plan(job, Samples.Steady(18), pour: pour), log).Tasks.Where(t => t.State == TaskState.Done).Select(t => t.Task)];
+        Done("one").ShouldBe([WorkTask.SetOut, WorkTask.LookOver, WorkTask.MeasureOut]); // a line that names no pour is the first's
+        Done("two").ShouldBe([WorkTask.SetOut]);
+    }
+
+    [Fact]
+    public void Elements_without_a_name_of_their_own_are_told_by_their_number()
+    {
+        var slab = Kinds.Slab(Kinds.Rectangle("3 m", "2 m"));
+        var tasks = TaskTelling.Of(Planner.Plan(Kinds.Job(slab, slab), Samples.Steady(18))).Tasks;
+        tasks.Select(t => t.Key).ShouldBeUnique();
+        tasks.Select(t => t.Key).ShouldContain("setOut:2");
     }
 
     [Fact]

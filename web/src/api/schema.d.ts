@@ -6932,10 +6932,11 @@ export interface components {
             check?: string;
         };
         /**
-         * @description A number of this job that belongs to a task.
+         * @description A number of this job that belongs to a task; its unit ends its name, what has none is counted.
          * @enum {unknown}
          */
-        TaskFigure: "stringAboveMm" | "lowestCornerMm" | "digDepthMm" | "digM3" | "baseMm" | "baseLifts" | "baseKg" | "boardsM" | "ties" | "capMm" | "diagonalM" | "stakes" | "screws" | "isolationM" | "sheets" | "moulds" | "seamM" | "cartridges" | "barsM" | "meshSheets" | "chairs" | "scrimM2" | "inspections" | "batches" | "bags" | "volumeL" | "mixingMin" | "holdBackL" | "pieces" | "pieceKg" | "wetDays" | "rewetHours" | "coats" | "backfillM3";
+        TaskFigure: "stringAboveMm" | "lowestCornerMm" | "digDepthMm" | "digL" | "baseMm" | "baseLifts" | "baseKg" | "boardsM" | "ties" | "capMm" | "diagonalM" | "stakes" | "screws" | "isolationM" | "sheets" | "moulds" | "seamM" | "cartridges" | "barsM" | "meshSheets" | "chairs" | "scrimM2" | "inspections" | "batches" | "bags" | "volumeL" | "mixingMin" | "holdBackL" | "pieces" | "pieceKg" | "wetDays" | "rewetMin" | "coats" | "backfillL";
+        /** @description A number of a task. */
         TaskNumber: {
             /** @description Which. */
             figure: components["schemas"]["TaskFigure"];
@@ -6982,6 +6983,8 @@ export interface components {
             doneAt: null | components["schemas"]["Instant"];
             /** @description Who told of it. */
             doneBy: string;
+            /** @description It was ticked here, and can be taken back here; false also where the board or the cure was told of it. */
+            ticked: boolean;
         };
         /**
          * @description Where a task stands.

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Enum, TaskReport } from '../../api/client';
 import { number } from '../../format/format';
 import { useDiaryOf, useDocument, useEditing, usePlanned } from '../../job/JobContext';
-import { gear, mistakes, taskPhases, tasks as words, workTasks } from '../../words';
+import { app, gear, mistakes, taskPhases, tasks as words, workTasks } from '../../words';
 import { figureText } from './figures';
 import classes from './TasksStep.module.css';
 import { useTasks } from './useTasks';
@@ -31,7 +31,9 @@ export function TasksStep() {
   };
   const when = (t: TaskReport) =>
     t.doneAt
-      ? words.doneAt(format.dateTime(t.doneAt), t.doneBy)
+      ? [words.doneAt(format.dateTime(t.doneAt), t.doneBy), t.ticked ? '' : words.toldElsewhere]
+          .filter(Boolean)
+          .join(', ')
       : t.from && t.by
         ? words.between(format.dateTime(t.from), format.dateTime(t.by))
         : t.from
@@ -45,9 +47,11 @@ export function TasksStep() {
         <div>
           <h2 id="tasks-title">{words.title}</h2>
           <p data-testid="sentence">
-            {all.length === 0
-              ? words.blocked
-              : words.sentence(number(done), number(all.length), next ? named(next) : '')}
+            {tasks === null
+              ? app.loading
+              : all.length === 0
+                ? words.blocked
+                : words.sentence(number(done), number(all.length), next ? named(next) : '')}
           </p>
         </div>
         <div className={classes.tools}>
@@ -85,6 +89,7 @@ export function TasksStep() {
                         <Checkbox
                           aria-label={named(t)}
                           checked={t.state === 'done'}
+                          disabled={t.state === 'done' && !t.ticked}
                           onChange={() => {
                             tick(t);
                           }}

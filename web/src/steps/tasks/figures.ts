@@ -2,14 +2,11 @@ import type { Enum } from '../../api/client';
 import { duration, number, type Formats } from '../../format/format';
 import { taskFigures } from '../../words';
 
-const MIN_IN_H = 60;
-const L_IN_M3 = 1000;
-
 const shown: Partial<Record<Enum<'TaskFigure'>, (value: number, f: Formats) => string>> = {
   stringAboveMm: (v, f) => f.small(v),
   lowestCornerMm: (v, f) => f.small(v),
   digDepthMm: (v, f) => f.small(v),
-  digM3: (v, f) => f.bulk(v * L_IN_M3),
+  digL: (v, f) => f.bulk(v),
   baseMm: (v, f) => f.small(v),
   baseKg: (v, f) => f.mass(v),
   boardsM: (v, f) => f.length(v),
@@ -24,8 +21,8 @@ const shown: Partial<Record<Enum<'TaskFigure'>, (value: number, f: Formats) => s
   holdBackL: (v, f) => f.litres(v),
   pieceKg: (v, f) => f.mass(v),
   wetDays: (v) => number(v, 1),
-  rewetHours: (v) => duration(v * MIN_IN_H),
-  backfillM3: (v, f) => f.bulk(v * L_IN_M3),
+  rewetMin: (v) => duration(v),
+  backfillL: (v, f) => f.bulk(v),
 };
 
 /** What a number of a task says, in the units of the job; what has no unit is counted. */

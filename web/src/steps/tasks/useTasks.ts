@@ -2,6 +2,8 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { http, type TaskReport } from '../../api/client';
 import { useDiaryOf, useDocument, usePlanned } from '../../job/JobContext';
 
+const MINUTE_MS = 60_000;
+
 /** The order of work around the pour that is looked at; null while it is asked for. */
 export function useTasks(): TaskReport[] | null {
   const document = useDocument();
@@ -16,7 +18,9 @@ export function useTasks(): TaskReport[] | null {
       return answer.data.tasks;
     },
     placeholderData: keepPreviousData,
-    staleTime: 60_000,
+    staleTime: MINUTE_MS,
+    // What was too early becomes ready by itself.
+    refetchInterval: MINUTE_MS,
   });
   return data ?? null;
 }

@@ -1,13 +1,14 @@
 namespace SetFirm.Web.Jobs;
 
 /// <summary>A JPEG without what a camera writes beside the picture: place, time, maker.</summary>
-/// <remarks>Source: ITU-T T.81, annex B: segments of a marker and a length up to the start of scan; APP1 to APP15 and comments are left out, APP0 stays.</remarks>
+/// <remarks>Source: ITU-T T.81, annex B: segments of a marker and a length up to the start of scan; comments and APP1 to APP15 are left out, save APP14, which says how colours are coded.</remarks>
 internal static class Jpeg
 {
     private const byte Start = 0xD8;
     private const byte End = 0xD9;
     private const byte Scan = 0xDA;
     private const byte App0 = 0xE0;
+    private const byte App14 = 0xEE;
     private const byte App15 = 0xEF;
     private const byte Comment = 0xFE;
 
@@ -37,7 +38,7 @@ internal static class Jpeg
                 return plain.ToArray();
             }
 
-            if (marker is not (> App0 and <= App15 or Comment))
+            if (marker is App14 or not (> App0 and <= App15 or Comment))
             {
                 plain.Write(image.Slice(at, 2 + length));
             }

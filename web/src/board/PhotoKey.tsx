@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { takePicture } from '../job/pictures';
+import { sendPictures, takePicture } from '../job/pictures';
 import { board as words } from '../words';
 import { useBoard } from './session';
 
@@ -7,18 +7,19 @@ import { useBoard } from './session';
 export function PhotoKey() {
   const { job, tell, pour } = useBoard();
   const input = useRef<HTMLInputElement>(null);
-  const [wrong, setWrong] = useState(false);
+  const [wrong, setWrong] = useState('');
   if (job === null) return null;
   const take = async (file: File | undefined) => {
     if (!file) return;
     const picture = crypto.randomUUID();
-    try {
-      await takePicture(job, picture, file);
-      tell({ kind: 'photo', picture, pour });
-      setWrong(false);
-    } catch {
-      setWrong(true);
+    const taken = await takePicture(job, picture, file);
+    // A line of a picture that is nowhere would be a lie.
+    if (taken !== 'kept') {
+      setWrong(words.photoWrong[taken]);
+      return;
     }
+    tell({ kind: 'photo', picture, pour });
+    setWrong((await sendPictures()) ? words.photoWrong.refused : '');
   };
   return (
     <>
@@ -38,7 +39,7 @@ export function PhotoKey() {
           e.currentTarget.value = '';
         }}
       />
-      {wrong && <p role="alert">{words.photoWrong}</p>}
+      {wrong !== '' && <p role="alert">{wrong}</p>}
     </>
   );
 }

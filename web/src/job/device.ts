@@ -75,7 +75,7 @@ function store(): Promise<Store | null> {
         db.createObjectStore('drafts', { keyPath: 'key' }).createIndex('job', 'job');
         db.createObjectStore('lines', { keyPath: 'id' }).createIndex('job', 'job');
       }
-      db.createObjectStore('pictures', { keyPath: 'id' });
+      if (before < 2) db.createObjectStore('pictures', { keyPath: 'id' });
     },
     // A page of a newer Set Firm wants to go on: this one opens it anew when it needs it.
     blocking(_current, _blocked, event) {

@@ -1,4 +1,5 @@
 import { dropPicture, keepPicture, picturesLeft } from './device';
+import { tryAgain } from './sending';
 
 /** Longer side of what is kept, pixels: enough to see a crack, small enough to send from a garden. */
 const LONGEST = 1280;
@@ -35,9 +36,15 @@ const RETRY_MS = 4_000;
 let sending = false;
 let again: ReturnType<typeof setTimeout> | undefined;
 
-/** Sends what waits on this device; each goes from there only when the program has it, or will never take it. */
-export async function sendPictures(): Promise<void> {
-  if (sending) return;
+/** Of those that wait, what the program would refuse again: they stay on this device. */
+const refused = new Set<string>();
+
+/**
+ * Sends what waits on this device; each goes from there only when the program has it.
+ * @returns Whether the program refuses any of them: their job is gone, or its album full.
+ */
+export async function sendPictures(): Promise<boolean> {
+  if (sending) return refused.size > 0;
   sending = true;
   clearTimeout(again);
   const later = () => {
@@ -45,29 +52,32 @@ export async function sendPictures(): Promise<void> {
   };
   try {
     for (const { id, job, image } of await picturesLeft()) {
+      if (refused.has(id)) continue;
       const answer = await fetch(placeOf(job, id), {
         method: 'PUT',
         body: image,
         headers: { 'Content-Type': 'image/jpeg' },
       });
-      // A job that is gone, an album that is full: sent again it would be refused again.
-      if (answer.ok || (answer.status >= 400 && answer.status < 500 && answer.status !== 429)) {
-        await dropPicture(id);
-      } else {
+      if (answer.ok) await dropPicture(id);
+      else if (tryAgain(answer.status)) {
         later();
-        return;
-      }
+        break;
+      } else refused.add(id);
     }
   } catch {
     later(); // no connection
   } finally {
     sending = false;
   }
+  return refused.size > 0;
 }
 
-/** Keeps a photograph, and sends it when it can. @throws Where it cannot be read as a picture. */
-export async function takePicture(job: string, picture: string, file: Blob): Promise<void> {
-  const image = await scaled(file);
-  await keepPicture({ id: picture, job, image });
-  void sendPictures();
+/** What came of taking a photograph. */
+export type Taken = 'kept' | 'unreadable' | 'notKept';
+
+/** Keeps a photograph on this device; it is then to be sent. */
+export async function takePicture(job: string, picture: string, file: Blob): Promise<Taken> {
+  const image = await scaled(file).catch(() => null);
+  if (image === null) return 'unreadable';
+  return (await keepPicture({ id: picture, job, image })) ? 'kept' : 'notKept';
 }

@@ -74,7 +74,11 @@ export const board = {
   trouble: 'Trouble',
   note: 'Note',
   photo: 'Photo',
-  photoWrong: 'This cannot be read as a picture. Take another, as JPEG or PNG.',
+  photoWrong: {
+    unreadable: 'This cannot be read as a picture. Take another, as JPEG or PNG.',
+    notKept: 'There is no room for it on this device, or the browser lets nothing be kept: it was not taken.',
+    refused: 'This job takes no more pictures: what it refused stays on this device.',
+  },
   usedUp: 'Bags used up',
   bags: (n: string) => (n === '1' ? '1 bag' : `${n} bags`),
   hands: 'Hands',

@@ -20,7 +20,10 @@ public sealed record CureSaid(CuringMethod Method, double? Days, WakingHours Awa
 /// <param name="Name">As the user calls it.</param>
 /// <param name="Product">As its label has it.</param>
 /// <param name="KeepWetH">It is kept wet so long, hours; 0 where it dries.</param>
-public sealed record CoatSaid(string Name, CoatProduct Product, double KeepWetH);
+/// <param name="Dilution">Water to one of product, by volume.</param>
+/// <param name="CoversM2PerL">As laid, water and all; null takes what is usual.</param>
+/// <param name="PotLifeMin">Mixed, it is used up within; null where it keeps.</param>
+public sealed record CoatSaid(string Name, CoatProduct Product, double KeepWetH, double Dilution = 0, double? CoversM2PerL = null, double? PotLifeMin = null);
 
 /// <summary>What is cured.</summary>
 /// <param name="Youngest">The last batch.</param>

@@ -50,6 +50,9 @@ public static class EventLimits
                 JobEvent.Photo e when e.Picture.Length is 0 or > LongestName => nameof(e.Picture),
                 JobEvent.UsedUp e when e.Good.Length is 0 or > LongestName => nameof(e.Good),
                 JobEvent.UsedUp e when NotAmount(e.Amount) => nameof(e.Amount),
+                JobEvent.GoodBought e when e.Good.Length is 0 or > LongestName => nameof(e.Good),
+                JobEvent.GoodBought e when NotAmount(e.Amount) => nameof(e.Amount),
+                JobEvent.GoodMissing e when e.Good.Length is 0 or > LongestName => nameof(e.Good),
                 JobEvent.Coated { Product: not (>= 0 and < MostCounted) } e => nameof(e.Product),
                 _ => null,
             };

@@ -32,6 +32,8 @@ namespace SetFirm.Core.Events;
 [JsonDerivedType(typeof(DayClosed), "dayClosed")]
 [JsonDerivedType(typeof(HandsChanged), "handsChanged")]
 [JsonDerivedType(typeof(TaskDone), "taskDone")]
+[JsonDerivedType(typeof(GoodBought), "goodBought")]
+[JsonDerivedType(typeof(GoodMissing), "goodMissing")]
 [JsonDerivedType(typeof(Withdrawn), "withdrawn")]
 public abstract record JobEvent
 {
@@ -222,6 +224,23 @@ public abstract record JobEvent
     {
         /// <summary>Key of the task, as the list of tasks has it.</summary>
         public required string Task { get; init; }
+    }
+
+    /// <summary>So much of a thing is in the car.</summary>
+    public sealed record GoodBought : JobEvent
+    {
+        /// <summary>Id of the thing.</summary>
+        public required string Good { get; init; }
+
+        /// <summary>In its unit.</summary>
+        public required double Amount { get; init; }
+    }
+
+    /// <summary>The shop has none of a thing.</summary>
+    public sealed record GoodMissing : JobEvent
+    {
+        /// <summary>Id of the thing.</summary>
+        public required string Good { get; init; }
     }
 
     /// <summary>Cast pieces were lifted out of their moulds.</summary>

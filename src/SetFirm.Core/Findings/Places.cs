@@ -201,6 +201,8 @@ public readonly record struct BuyPlaces(Place Self)
 
     public Place Extras => Self.At(nameof(Extras));
 
+    public Place Gear => Self.At(nameof(Gear));
+
     /// <summary>How much of a thing is in the shed.</summary>
     public Place ShedAmount(int index) => Shed[index].At("amount");
 }

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Job;
 
@@ -16,6 +17,9 @@ public sealed record BuyDocument
 
     /// <summary>Things besides.</summary>
     public required IReadOnlyList<ExtraDocument> Extras { get; init; }
+
+    /// <summary>Where things to hold in the hand come from; what is not said is there.</summary>
+    public IReadOnlyList<GearDocument> Gear { get; init; } = [];
 
     /// <summary>Bags that the catalogue does not have.</summary>
     public required IReadOnlyList<OwnBagDocument> Bags { get; init; }
@@ -59,6 +63,17 @@ public sealed record ExtraDocument
 
     /// <summary>For one.</summary>
     public required double Price { get; init; }
+}
+
+/// <summary>Where a thing to hold in the hand comes from.</summary>
+public sealed record GearDocument
+{
+    public required Gear Gear { get; init; }
+
+    public required GearSource From { get; init; }
+
+    /// <summary>For a day where it is hired, for the thing where it is bought.</summary>
+    public double Price { get; init; }
 }
 
 /// <summary>A bag of the user's own, as its label has it.</summary>

@@ -16,6 +16,9 @@ public static class CoatCatalogue
         Of("stain", 2, 14, 2, 24, cureH: 24, dilution: 1),
     ];
 
+    /// <summary>Its id; own for a product that the user named.</summary>
+    public static string IdOf(string name) => All.Any(c => c.Name == name) ? name : "own";
+
     private static CoatDocument Of(string name, int coats, double fromDays, double leastH, double mostH, double keepWetH = 0, bool onDry = true, double dilution = 0, double cureH = 0) => new()
     {
         Name = name,

@@ -304,4 +304,12 @@ public sealed record CoatDocument
 
     /// <summary>After the last coat until it is used, hours.</summary>
     public required double CureH { get; init; }
+
+    /// <summary>Square metres to a litre of what is laid; null takes what is usual.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public double? CoversM2PerL { get; init; }
+
+    /// <summary>Mixed, it is used up within so many minutes; null where it keeps.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public double? PotLifeMin { get; init; }
 }

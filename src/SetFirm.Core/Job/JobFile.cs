@@ -123,6 +123,7 @@ public static class JobFile
             ("$.buy.shed", document.Buy.Shed),
             ("$.buy.extras", document.Buy.Extras),
             ("$.buy.bags", document.Buy.Bags),
+            ("$.buy.gear", document.Buy.Gear),
             ("$.cure.coats", document.Cure.Coats),
             .. document.Elements.SelectMany((e, i) => e is null ? [] : e.Lists.Select(l => ($"$.elements[{i}].{l.Name}", l.Items))),
         ];

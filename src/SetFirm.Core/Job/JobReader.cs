@@ -39,6 +39,8 @@ internal static class JobReader
     private const double MostCount = 1e5;
     private const double MostWetDays = 60;
     private const double MostCoatsOfOne = 6;
+    private const double LeastCoversM2PerL = 0.5;
+    private const double MostCoversM2PerL = 50;
     private const double UsualStoneMm = 20;
 
     public static ReadBuild? Build(BuildDocument said, Gate gate)
@@ -149,7 +151,7 @@ internal static class JobReader
     public static BuyTerms? Buy(BuyDocument said, Gate gate)
     {
         var at = Places.Buy;
-        if (Math.Max(said.Prices.Count, Math.Max(said.Shed.Count, said.Extras.Count)) is > Limits.MostRows and var rows)
+        if (Math.Max(said.Prices.Count, Math.Max(said.Gear.Count, Math.Max(said.Shed.Count, said.Extras.Count))) is > Limits.MostRows and var rows)
         {
             gate.Fault(at.Self, new Notice.TooMany(Count: rows, Most: Limits.MostRows));
             return null;
@@ -173,6 +175,11 @@ internal static class JobReader
         {
             var (extra, place) = (said.Extras[i], at.Extras[i]);
             sound &= gate.InRange(place.At(nameof(extra.Count)), extra.Count, 0, MostCount) & gate.InRange(place.At(nameof(extra.Price)), extra.Price, 0, MostPrice);
+        }
+
+        for (var i = 0; i < said.Gear.Count; i++)
+        {
+            sound &= gate.InRange(at.Gear[i].At(nameof(GearDocument.Price)), said.Gear[i].Price, 0, MostPrice);
         }
 
         return gate.Mass(at.Payload, said.Payload, 20, 50_000) is { } payload && sound
@@ -229,11 +236,13 @@ internal static class JobReader
                 & gate.InRange(place.At(nameof(coat.RecoatLeastH)), coat.RecoatLeastH, 0, mostH, RangeUnit.H)
                 & gate.InRange(place.At(nameof(coat.RecoatMostH)), coat.RecoatMostH, Math.Max(0, coat.RecoatLeastH), mostH, RangeUnit.H)
                 & gate.InRange(place.At(nameof(coat.KeepWetH)), coat.KeepWetH, 0, mostH, RangeUnit.H) & gate.InRange(place.At(nameof(coat.CureH)), coat.CureH, 0, mostH, RangeUnit.H)
-                & gate.InRange(place.At(nameof(coat.Dilution)), coat.Dilution, 0, 20);
+                & gate.InRange(place.At(nameof(coat.Dilution)), coat.Dilution, 0, 20)
+                & (coat.CoversM2PerL is not { } covers || gate.InRange(place.At(nameof(coat.CoversM2PerL)), covers, LeastCoversM2PerL, MostCoversM2PerL))
+                & (coat.PotLifeMin is not { } life || gate.InRange(place.At(nameof(coat.PotLifeMin)), life, 1, 24 * 60));
         }
 
         return sound
-            ? [.. said.Coats.Select(c => new CoatSaid(c.Name, new CoatProduct(c.Coats, c.FromDays, c.RecoatLeastH, c.RecoatMostH, c.OnDry, c.CureH), c.KeepWetH))]
+            ? [.. said.Coats.Select(c => new CoatSaid(c.Name, new CoatProduct(c.Coats, c.FromDays, c.RecoatLeastH, c.RecoatMostH, c.OnDry, c.CureH), c.KeepWetH, c.Dilution, c.CoversM2PerL, c.PotLifeMin))]
             : null;
     }
 

@@ -4,6 +4,7 @@ using SetFirm.Core.Findings;
 using SetFirm.Core.Job;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Takeoff;
+using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Planning;
 
@@ -35,17 +36,20 @@ public sealed record JobPlan
     /// <summary>How it is kept wet, as read; null where it cannot be.</summary>
     public required CureSaid? Curing { get; init; }
 
+    /// <summary>What of it can hurt someone.</summary>
+    public required Hazards Hazards { get; init; }
+
     public required BuyTerms? Terms { get; init; }
 
-    public required BuyPlan? Buy { get; init; }
+    public BuyPlan? Buy { get; init; }
 
     /// <summary>How each text was understood.</summary>
-    public required IReadOnlyList<TextRead> Readings { get; init; }
+    public IReadOnlyList<TextRead> Readings { get; init; } = [];
 
     /// <summary>The gravest first.</summary>
-    public required IReadOnlyList<Finding> Findings { get; init; }
+    public IReadOnlyList<Finding> Findings { get; init; } = [];
 
-    public required IReadOnlyList<Explanation> Explanations { get; init; }
+    public IReadOnlyList<Explanation> Explanations { get; init; } = [];
 
     /// <summary>The job's first mix; null while it cannot be read.</summary>
     public Recipe? Recipe => Mixes.FirstOrDefault(m => m.Index == 0)?.Recipe;

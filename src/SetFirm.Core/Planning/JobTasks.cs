@@ -2,11 +2,13 @@ using System.Collections.Immutable;
 using System.Globalization;
 using System.Text.Json;
 using NodaTime;
-using SetFirm.Core.Curing;
 using SetFirm.Core.Events;
+using SetFirm.Core.Findings;
+using SetFirm.Core.Job;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
 using SetFirm.Core.Tasks;
+using SetFirm.Core.Weather;
 
 namespace SetFirm.Core.Planning;
 
@@ -15,13 +17,18 @@ namespace SetFirm.Core.Planning;
 /// <param name="Task">Which.</param>
 /// <param name="Element">Index of the element; null where it is done once for the job.</param>
 /// <param name="Numbers">This job's own.</param>
+/// <param name="Minutes">For the people that it asks for; null where it is no work of its own.</param>
+/// <param name="Parts">What of it is done in turns.</param>
+/// <param name="Cautions">Where the hand is about to do it, the gravest first.</param>
+/// <param name="On">Day on which it is begun; null while the day of the pour is not known.</param>
 /// <param name="From">Not before; null where any time will do.</param>
 /// <param name="By">To be done by then; null where it may wait.</param>
 /// <param name="State">Where it stands.</param>
 /// <param name="WaitsFor">Keys of what is done first and is not done yet.</param>
 /// <param name="Told">That it is done; null while it is not.</param>
 public sealed record JobTask(
-    string Key, WorkTask Task, int? Element, ImmutableArray<TaskNumber> Numbers, Instant? From, Instant? By, TaskState State, ImmutableArray<string> WaitsFor, JobEvent? Told)
+    string Key, WorkTask Task, int? Element, ImmutableArray<TaskNumber> Numbers, double? Minutes, ImmutableArray<TaskPart> Parts, ImmutableArray<Notice> Cautions, LocalDate? On, Instant? From,
+    Instant? By, TaskState State, ImmutableArray<string> WaitsFor, JobEvent? Told)
 {
     public TaskTraits Traits => TaskCatalogue.Of(Task);
 
@@ -32,9 +39,6 @@ public sealed record JobTask(
 /// <summary>The order of work of a job around one of its pours: every number and date is the plan's.</summary>
 public static class JobTasks
 {
-    /// <summary>Sealant cures so long before it holds. Source: handling sheets; site practice.</summary>
-    private static readonly Duration SealantCures = Duration.FromHours(24);
-
     /// <param name="plan">Of the job.</param>
     /// <param name="told">All that was told of it.</param>
     /// <param name="asOf">Now; null leaves out whether it is too early.</param>
@@ -47,44 +51,84 @@ public static class JobTasks
             return [];
         }
 
-        var listed = Listed(elements, build, plan.Pour);
+        var site = plan.Said.Site.Latitude ?? SitePlace.OfZone(plan.Said.TimeZone)?.Latitude;
+        var listed = Listed(elements, build, plan.Pour, site < 0);
         var done = Done(listed, told, plan);
-        return [.. listed.Select(t =>
+        var open = listed.Where(t => !done.ContainsKey(t.Key)).ToLookup(t => t.Task);
+        var days = Days(listed, plan);
+        // Each once, where the hand first does the thing.
+        var warned = new HashSet<Notice>();
+        return [.. listed.Select((t, i) =>
         {
-            var (from, by) = When(t.Task, plan.Pour);
-            var waits = listed.Where(n => t.Traits.Needs.Contains(n.Task) && (n.Element is null || t.Element is null || n.Element == t.Element) && !done.ContainsKey(n.Key)).Select(n => n.Key).ToImmutableArray();
+            var waits = t.Traits.Needs.SelectMany(n => open[n]).Where(n => n.Element is null || t.Element is null || n.Element == t.Element).OrderBy(n => n.Place).Select(n => n.Key).ToImmutableArray();
             var line = done.GetValueOrDefault(t.Key);
-            var early = asOf is { } now && from is { } opens && now < opens;
+            var early = asOf is { } now && t.From is { } opens && now < opens;
+            var of = elements[t.Of];
             return new JobTask(
-                t.Key, t.Task, t.Element, t.Numbers, from, by, line is not null ? TaskState.Done : waits.Length > 0 || early ? TaskState.Waits : TaskState.Ready, waits, line);
+                t.Key, t.Task, t.Element, t.Numbers, t.Minutes, TaskParts.Of(t.Task, of, elements, plan.Pour), [.. Cautions.Of(t.Task, plan.Hazards, t.Element is null ? null : Hurts(of)).Where(warned.Add)],
+                days[i], t.From, t.By, line is not null ? TaskState.Done : waits.Length > 0 || early ? TaskState.Waits : TaskState.Ready, waits, line);
         })];
     }
+
+    /// <summary>What is ready and whose day has come: preparation until the pour begins, after-care for a while; the day of the pour has its board.</summary>
+    /// <param name="plan">Of the job.</param>
+    /// <param name="told">All that was told of it.</param>
+    /// <param name="now">Today.</param>
+    public static ImmutableArray<JobTask> Today(JobPlan plan, Told told, Instant now)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        if (plan.Pour is not { Load.Task: { } pour })
+        {
+            return [];
+        }
+
+        var today = now.InZone(pour.Zone).Date;
+        return [.. Of(plan, told, now).Where(t => t.State == TaskState.Ready && t.On is { } on && on <= today && (t.Traits.Phase <= TaskPhase.Stage
+            ? now < pour.StartsAt
+            : t.Traits.Phase == TaskPhase.After && Period.DaysBetween(on, today) <= AfterCareDays)).Take(MostToday)];
+    }
+
+    /// <summary>What was not ticked by then is not asked for any more.</summary>
+    private const int AfterCareDays = 14;
+
+    private const int MostToday = 5;
 
     /// <summary>What there is to look over before the pour.</summary>
     public static IReadOnlyList<Inspection> LookedOver(ImmutableArray<ElementPlan> elements) => Inspections.For(Facts(elements));
 
+    // Ground and forms go before the first pour of the job, whichever is looked at.
+    private static ImmutableArray<LocalDate?> Days(List<Entry> listed, JobPlan plan)
+    {
+        var first = plan.Pours.Select(p => p.Task).OfType<PourDay.PourTask>().MinBy(t => t.StartsAt);
+        return TaskDates.Days([.. listed.Select(t => (t.Task, t.Minutes, t.From, t.By))], first?.StartsAt, first?.Zone, plan.Said.Day.WorkDays);
+    }
+
     // Phase by phase; in each, element by element in the order of its work.
-    private static List<Entry> Listed(ImmutableArray<ElementPlan> elements, BuildPlan build, PourPlan? pour)
+    private static List<Entry> Listed(ImmutableArray<ElementPlan> elements, BuildPlan build, PourPlan? pour, bool south)
     {
         var tasks = new List<Entry>();
+        var once = new HashSet<WorkTask>();
         foreach (var phase in Enum.GetValues<TaskPhase>())
         {
             foreach (var element in elements)
             {
                 foreach (var task in WorkOrders.Of(element.Traits.Work).Where(t => TaskCatalogue.Of(t).Phase == phase))
                 {
-                    var once = TaskCatalogue.Of(task).Once;
-                    if (once && tasks.Any(t => t.Task == task))
+                    var whole = TaskCatalogue.Of(task).Once;
+                    if (whole && !once.Add(task))
                     {
                         continue;
                     }
 
-                    var numbers = once
-                        ? elements.Where(e => WorkOrders.Of(e.Traits.Work).Contains(task)).Select(e => Numbers(task, e, elements, build, pour)).FirstOrDefault(n => n is not null)
-                        : Numbers(task, element, elements, build, pour);
-                    if (numbers is { } known)
+                    IEnumerable<ElementPlan> of = whole ? elements.Where(e => WorkOrders.Of(e.Traits.Work).Contains(task)) : [element];
+                    if (of.Select(e => (e.Index, Numbers: TaskNumbers.Of(task, e, elements, build, pour))).FirstOrDefault(n => n.Numbers is not null) is { Numbers: { } known } found)
                     {
-                        tasks.Add(new Entry(task, once ? null : element.Index, once ? "" : NameOf(element), known));
+                        var (from, by) = TaskDates.Window(task, pour, south);
+                        // Nothing that follows the pour comes before what it needs.
+                        from = phase < TaskPhase.After
+                            ? from
+                            : tasks.Where(t => TaskCatalogue.Of(task).Needs.Contains(t.Task) && (whole || t.Element is null || t.Element == found.Index)).Select(t => t.From).Append(from).Max();
+                        tasks.Add(new Entry(task, tasks.Count, found.Index, whole ? null : found.Index, whole ? "" : NameOf(element), known, from, by));
                     }
                 }
             }
@@ -101,17 +145,29 @@ public static class JobTasks
     {
         var pour = plan.Pour?.Load.Sketch.Id ?? "";
         var here = told.OfPour(pour, plan.Pours is [var first, ..] && first.Sketch.Id == pour);
+        var (all, own) = (Ticks(told), Ticks(here));
         var done = new Dictionary<string, JobEvent>();
         foreach (var task in listed)
         {
-            var lines = task.Traits.Phase < TaskPhase.Stage ? told : here;
-            if ((lines.Lines.FirstOrDefault(l => l is JobEvent.TaskDone ticked && ticked.Task == task.Key) ?? here.Lines.FirstOrDefault(l => Tells(l, task.Task))) is { } line)
+            if (((task.Traits.Phase < TaskPhase.Stage ? all : own).GetValueOrDefault(task.Key) ?? here.Lines.FirstOrDefault(l => Tells(l, task.Task))) is { } line)
             {
                 done.Add(task.Key, line);
             }
         }
 
         return done;
+    }
+
+    // The first tick of each counts.
+    private static Dictionary<string, JobEvent> Ticks(Told told)
+    {
+        var ticks = new Dictionary<string, JobEvent>();
+        foreach (var line in told.Lines.OfType<JobEvent.TaskDone>())
+        {
+            ticks.TryAdd(line.Task, line);
+        }
+
+        return ticks;
     }
 
     // What the board and the cure were told is not asked for again.
@@ -125,99 +181,17 @@ public static class JobTasks
         _ => false,
     };
 
-    private static (Instant? From, Instant? By) When(WorkTask task, PourPlan? pour)
+    private static ElementHazards Hurts(ElementPlan element)
     {
-        var (day, cure) = (pour?.Day, pour?.Cure);
-        var (start, mixed, done) = (day?.Start, day?.Schedule.MixingEnds, day?.DoneBy);
-        Instant? At(Milestone milestone) => cure?.Milestones.FirstOrDefault(m => m.Milestone == milestone)?.At;
-        return task switch
-        {
-            WorkTask.SealSeams => (null, start is { } water ? water - SealantCures : default(Instant?)),
-            WorkTask.Pour or WorkTask.TapEdges or WorkTask.RoughenBase or WorkTask.SetAnchors or WorkTask.SetPebbles => (start, mixed),
-            WorkTask.FinishPasses => (day?.Zones.SelectMany(z => z.Passes).Select(p => (Instant?)p.Opens).Min() ?? mixed, done),
-            WorkTask.WashFace => (mixed, done),
-            WorkTask.CleanTools => (mixed, null),
-            WorkTask.FenceOff => (mixed, At(Milestone.Walk)),
-            WorkTask.CoverIt => (done, null),
-            WorkTask.KeepWet => (cure?.WetFrom, cure?.WetUntil),
-            WorkTask.StripForms or WorkTask.RubFace => (At(Milestone.StripEdges), null),
-            WorkTask.Demould => (At(Milestone.TurnPiece), null),
-            WorkTask.SoftenCorners => (At(Milestone.Sand) ?? At(Milestone.TurnPiece), null),
-            WorkTask.PatchHoles => (At(Milestone.StripEdges) ?? At(Milestone.TurnPiece) ?? done, null),
-            WorkTask.GrindFace or WorkTask.CutBack => (At(Milestone.Grind), null),
-            WorkTask.BackfillSides or WorkTask.FirstWalk => (At(Milestone.Walk), null),
-            WorkTask.SetInPlace => (At(Milestone.Furniture) ?? At(Milestone.Walk), null),
-            WorkTask.FirstLoad => (At(Milestone.Cars) ?? At(Milestone.Furniture), null),
-            WorkTask.FirstWinter => (At(Milestone.FreezeOnce), null),
-            WorkTask.Coat => (cure is { Coats: [var coat, ..] } ? coat.Time.At : default(Instant?), null),
-            _ => (null, start),
-        };
+        var (built, rests) = (element.Build!, TaskNumbers.RestsKg(element));
+        // Fluid: the mean over its height is half of what the foot bears.
+        var pushN = built.Forms is { } forms ? forms.PressureKpa * 1000 * element.Cast.FormHeight.Metres / 2 : 0;
+        return new ElementHazards(
+            built.Dig?.Depth.Millimetres ?? 0, pushN / StandardGravity, built.Steel.Barred, element.Traits.Lifted ? element.PieceMass.Kilograms : 0, rests,
+            rests > 0 ? rests / element.FaceM2 : 0);
     }
 
-    /// <returns>Null where this job has no such task.</returns>
-    private static ImmutableArray<TaskNumber>? Numbers(WorkTask task, ElementPlan element, ImmutableArray<ElementPlan> elements, BuildPlan build, PourPlan? pour)
-    {
-        var built = element.Build!;
-        var (dig, forms, mould, steel, traits, load, cure) = (built.Dig, built.Forms, built.Mould, built.Steel, element.Traits, pour?.Load, pour?.Cure);
-        ImmutableArray<TaskNumber>? Where(bool has, params ReadOnlySpan<(TaskFigure Figure, double? Value)> numbers)
-        {
-            if (!has)
-            {
-                return null;
-            }
-
-            var some = ImmutableArray.CreateBuilder<TaskNumber>();
-            foreach (var (figure, value) in numbers)
-            {
-                if (value is > 0 and var known)
-                {
-                    some.Add(new TaskNumber(figure, known));
-                }
-            }
-
-            return some.ToImmutable();
-        }
-
-        return task switch
-        {
-            WorkTask.FindServices or WorkTask.ClearAway => Where(dig is not null),
-            WorkTask.Dig => Where(dig is not null, (TaskFigure.DigDepthMm, dig?.Depth.Millimetres), (TaskFigure.DigL, dig?.Bank.Litres)),
-            WorkTask.CompactBase => Where(
-                dig is { BaseDepth.Metres: > 0 }, (TaskFigure.BaseMm, dig?.BaseDepth.Millimetres), (TaskFigure.BaseLifts, dig?.Lifts), (TaskFigure.BaseKg, dig?.BaseMass.Kilograms)),
-            WorkTask.SetOut => Where(true, (TaskFigure.StringAboveMm, build.StringMm), (TaskFigure.LowestCornerMm, built.CornersMm.DefaultIfEmpty(0).Max())),
-            WorkTask.SetForms => Where(forms is not null, (TaskFigure.BoardsM, forms?.Boards.Boards.Sum(b => b.CutM) + forms?.Boards.Bends.Sum(b => b.CutM))),
-            WorkTask.SpaceForms => Where(forms is { Ties: > 0 }, (TaskFigure.Ties, forms?.Ties)),
-            WorkTask.CapEnds => Where(forms is { Profile: not null }, (TaskFigure.CapMm, forms?.Profile?.Height.Millimetres)),
-            WorkTask.CheckSquare => Where(built.Diagonals.Length > 0, (TaskFigure.DiagonalM, built.Diagonals.Select(d => d.LengthM).DefaultIfEmpty(0).Max())),
-            WorkTask.CutStakes => Where(forms is { StakeCount: > 0 }, (TaskFigure.Stakes, forms?.StakeCount)),
-            WorkTask.BackfillForms => Where(forms is { StakeCount: > 0 }),
-            WorkTask.TapeScrews => Where(forms is not null || mould is not null, (TaskFigure.Screws, mould?.Screws)),
-            WorkTask.SetIsolation => Where(built.IsolationM + built.BondBreakerM > 0, (TaskFigure.IsolationM, built.IsolationM + built.BondBreakerM)),
-            WorkTask.MaskNear => Where(built.IsolationM > 0 || traits.Section != SteelSection.Slab),
-            WorkTask.LevelBench or WorkTask.WaxMould => Where(mould is not null, (TaskFigure.Moulds, mould?.Moulds)),
-            WorkTask.CutMould or WorkTask.BendStrips => Where(mould is not null, (TaskFigure.Moulds, mould?.Moulds), (TaskFigure.Sheets, mould?.Sheets)),
-            WorkTask.SealSeams => Where(mould is { SeamM: > 0 }, (TaskFigure.SeamM, mould?.SeamM), (TaskFigure.Cartridges, mould?.Cartridges)),
-            WorkTask.OilForms or WorkTask.StripForms => Where(forms is not null || mould is not null),
-            WorkTask.BuildRamp => Where(forms is not null),
-            WorkTask.SetSteel => Where(
-                steel.SheetCount > 0 || steel.BarM > 0 || steel.ScrimM2 > 0, (TaskFigure.MeshSheets, steel.SheetCount), (TaskFigure.BarsM, steel.BarM), (TaskFigure.Chairs, steel.Layout.Chairs),
-                (TaskFigure.ScrimM2, steel.ScrimM2)),
-            WorkTask.BoxCutOuts or WorkTask.CutBack => Where(element.Read.OpeningsFor(OpeningUse.CutOut).Any()),
-            WorkTask.LookOver => Where(true, (TaskFigure.Inspections, LookedOver(elements).Count)),
-            WorkTask.MeasureOut => Where(true, (TaskFigure.Batches, load?.Batches), (TaskFigure.Bags, load?.Bags)),
-            WorkTask.Dampen => Where(traits.OnGround || traits.OnOldConcrete),
-            // As it goes on the day: passes call hands away from the mixer.
-            WorkTask.Pour => Where(
-                true, (TaskFigure.VolumeL, load?.Sketch.Litres), (TaskFigure.Batches, load?.Batches), (TaskFigure.MixingMin, pour?.Day is { } day ? (day.Schedule.MixingEnds - day.Start).TotalMinutes : null)),
-            WorkTask.PatchHoles => Where(true, (TaskFigure.HoldBackL, load?.HoldBackL)),
-            WorkTask.Demould or WorkTask.SetInPlace => Where(true, (TaskFigure.Pieces, element.Cast.Count), (TaskFigure.PieceKg, element.PieceMass.Kilograms)),
-            WorkTask.KeepWet => Where(true, (TaskFigure.WetDays, cure?.WetDays), (TaskFigure.RewetMin, cure?.RewetHours * 60)),
-            WorkTask.GrindFace => Where(cure?.Milestones.Any(m => m.Milestone == Milestone.Grind) == true),
-            WorkTask.BackfillSides => Where(dig is { GoesBack.Litres: > 0 }, (TaskFigure.BackfillL, dig?.GoesBack.Litres)),
-            WorkTask.Coat => Where(cure is { Coats.Length: > 0 }, (TaskFigure.Coats, cure?.Coats.Length)),
-            _ => Where(true),
-        };
-    }
+    private const double StandardGravity = 9.80665;
 
     private static InspectionFacts Facts(ImmutableArray<ElementPlan> elements) => new()
     {
@@ -235,10 +209,20 @@ public static class JobTasks
         Overlay = elements.Any(e => e.Traits.OnOldConcrete),
     };
 
-    private sealed record Entry(WorkTask Task, int? Element, string Of, ImmutableArray<TaskNumber> Numbers)
+    /// <param name="Task">Which.</param>
+    /// <param name="Place">In the list.</param>
+    /// <param name="Of">Index of the element that it is told by.</param>
+    /// <param name="Element">Null where it is done once for the job.</param>
+    /// <param name="Name">Of the element; empty where it is done once.</param>
+    /// <param name="Numbers">Of this job.</param>
+    /// <param name="From">Not before.</param>
+    /// <param name="By">Done by.</param>
+    private sealed record Entry(WorkTask Task, int Place, int Of, int? Element, string Name, ImmutableArray<TaskNumber> Numbers, Instant? From, Instant? By)
     {
         public TaskTraits Traits => TaskCatalogue.Of(Task);
 
-        public string Key { get; } = JsonNamingPolicy.CamelCase.ConvertName(Task.ToString()) + (Of.Length == 0 ? "" : $":{Of}");
+        public double? Minutes => TaskEfforts.Minutes(Task, Numbers);
+
+        public string Key { get; } = JsonNamingPolicy.CamelCase.ConvertName(Task.ToString()) + (Name.Length == 0 ? "" : $":{Name}");
     }
 }

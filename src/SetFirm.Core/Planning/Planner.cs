@@ -85,14 +85,9 @@ public static class Planner
             gate.Add(new Finding(Severity.Warning, Places.Site.WeatherFile, new Notice.WeatherFileMissing()));
         }
 
-        Cautions.Check(Hazards(job, elements, recipe?.Recipe, full), Places.Mix(0), gate);
-        BuyPlan? buy = null;
-        if (elements is { } bought && recipe is not null && terms is not null && wanted is not null)
-        {
-            buy = BuyAdvice.Plan(Bought(job, bought, build, pours), terms, wanted, recipe.Recipe, gate);
-        }
-
-        return new JobPlan
+        var hazards = Hazards(job, elements, recipe?.Recipe, full);
+        Cautions.Check(hazards, Places.Mix(0), gate);
+        var plan = new JobPlan
         {
             Said = job,
             Elements = elements,
@@ -103,7 +98,19 @@ public static class Planner
             Pours = pours,
             Pour = full,
             Curing = cure,
+            Hazards = hazards,
             Terms = terms,
+        };
+        BuyPlan? buy = null;
+        if (elements is { } bought && recipe is not null && terms is not null && wanted is not null)
+        {
+            // What is hired is hired for the days of the tasks that want it.
+            var gear = job.Buy.Gear.Any(g => g.Price > 0) ? GearPlan.Of(plan).Sum(g => g.Money) : 0;
+            buy = BuyAdvice.Plan(Bought(job, bought, build, pours, cure), terms with { GearMoney = gear }, wanted, recipe.Recipe, gate);
+        }
+
+        return plan with
+        {
             Buy = buy,
             Readings = gate.Readings,
             Findings = [.. gate.Findings.OrderByDescending(f => f.Severity)],
@@ -262,7 +269,7 @@ public static class Planner
         }
     }
 
-    private static BuyJob Bought(JobDocument job, ImmutableArray<ElementPlan> elements, BuildPlan? build, ImmutableArray<PourLoad> pours) => new(
+    private static BuyJob Bought(JobDocument job, ImmutableArray<ElementPlan> elements, BuildPlan? build, ImmutableArray<PourLoad> pours, CureSaid? cure) => new(
         build is null ? [] : [.. elements.Select(e => Bought(e, e.Build!))],
         build?.Boards ?? [],
         build?.Bars ?? [],
@@ -272,9 +279,10 @@ public static class Planner
         job.Cure.Method,
         Math.Clamp(job.Mixing.Hands, 1, LoadAdvice.MostHands),
         [.. pours.Where(p => p.Mix is not null).Select(p => new PourMeasured(p.Mix!.Recipe, p.Sketch.Date, p.Units, p.Load?.Batches.Units.Sum() ?? 0, p.MeasuredOut, p.WaitMin))],
+        [.. (cure?.Coats ?? []).Select(c => (CoatCatalogue.IdOf(c.Name), AfterCare.ToMix(1, c.CoversM2PerL ?? AfterCare.UsualCoversM2PerL, c.Dilution, null).ProductL * c.Product.Coats))],
         job.Build.Sold);
 
     private static BuyElement Bought(ElementPlan element, ElementBuild built) => new(
         element.Index, element.Cast, element.OpenM2, element.OrderL, built.Dig, built.Forms, built.Mould, built.Steel, built.IsolationM, built.BondBreakerM, element.Traits.Sealed,
-        element.Cast.Pebbles.CubicMetres * Ingredients.StoneKgPerM3);
+        element.Cast.Pebbles.CubicMetres * Ingredients.StoneKgPerM3, element.Traits.Mould == MouldKind.InPlace ? element.FaceM2 : 0);
 }

@@ -30,6 +30,9 @@ public static class BuyAdvice
     /// <summary>Screws to a stake, and to the end of a board. Source: site practice.</summary>
     private const int ScrewsEach = 2;
 
+    /// <summary>Board is cut to fit over supports. Source: site practice.</summary>
+    private const double DeckWaste = 1.1;
+
     /// <summary>Two coats on a counter. Source: common labels.</summary>
     private const int SealerCoats = 2;
 
@@ -55,12 +58,12 @@ public static class BuyAdvice
         var (kg, goods) = (lines.Sum(l => l.Kg), lines.Sum(l => l.Cost));
         var trips = Buying.Trips(kg, terms.PayloadKg);
         var carry = new Carry(trips, terms.PayloadKg, trips * terms.Prices.Of(TripId, TripPrice), terms.Prices.Of(DeliveryId, DeliveryPrice));
-        var cost = goods + terms.ExtrasMoney + carry.Money;
+        var cost = goods + terms.ExtrasMoney + terms.GearMoney + carry.Money;
         CheckShed(lines, terms, remarks);
         CheckCar(lines, terms, remarks);
         var m3 = ways.OrderL / 1000;
         var plan = new BuyPlan(
-            lines, terms.ExtrasMoney, cost, PerElement(lines, job, cost - goods), lines.Where(l => l.Good.Group == GoodGroup.Concrete).Sum(l => l.Cost), kg, carry, m3,
+            lines, terms.ExtrasMoney, terms.GearMoney, cost, PerElement(lines, job, cost - goods), lines.Where(l => l.Good.Group == GoodGroup.Concrete).Sum(l => l.Cost), kg, carry, m3,
             Supply(recipe, m3, ways, terms));
         CheckAge(job.Pours, remarks);
         Explain(plan, goods, job, ways, remarks);
@@ -112,6 +115,7 @@ public static class BuyAdvice
             new(Goods.BaseStone, built.Dig?.BaseMass.Kilograms ?? 0),
             .. built.Forms is { } forms ? Forms(forms, built) : [],
             .. built.Mould is { } mould ? Mould(mould) : [],
+            new(Goods.DeckBoard, built.DeckM2 * DeckWaste),
             new(Goods.Fibre, steel.Fibre.Kilograms),
             new(Goods.Scrim, steel.ScrimM2),
             new(Goods.Chair, steel.Layout.Chairs),
@@ -121,7 +125,8 @@ public static class BuyAdvice
             new(Goods.Pebbles, built.PebbleKg),
             .. job.Plastic && built.Dig is not null ? Plastic(area) : [],
             .. Cover(job.Method, built.OpenM2),
-            new(Goods.Sealer, built.Sealed ? built.OpenM2 * SealerCoats / Goods.SealerCoversM2 : 0),
+            new(Goods.Sealer, built.Sealed && job.Coats.IsEmpty ? built.OpenM2 * SealerCoats / Goods.SealerCoversM2 : 0),
+            .. job.Coats.Select(c => new Need(Goods.Coating(c.Id), built.OpenM2 * c.LPerM2)),
         ];
         return needs.Select(n => n with { Element = built.Index });
     }
@@ -235,7 +240,7 @@ public static class BuyAdvice
     private static void Explain(BuyPlan plan, double goods, BuyJob job, WaysContext ways, Remarks remarks)
     {
         var carry = plan.Carry;
-        remarks.Why(new Why.Cost(GoodsMoney: goods, ExtrasMoney: plan.ExtrasMoney, HomeMoney: carry.Money), plan.CostMoney, Source.SitePractice);
+        remarks.Why(new Why.Cost(GoodsMoney: goods, ExtrasMoney: plan.ExtrasMoney, GearMoney: plan.GearMoney, HomeMoney: carry.Money), plan.CostMoney, Source.SitePractice);
         remarks.Why(new Why.PerLitre(ConcreteMoney: plan.ConcreteMoney, OrderL: job.OrderL), job.OrderL > 0 ? plan.ConcreteMoney / job.OrderL : 0, Source.SitePractice);
         remarks.Why(new Why.Load(Lines: plan.Lines.Length), plan.Kg, Source.SitePractice);
         remarks.Why(

@@ -20,7 +20,7 @@ public abstract partial record Mend
 
 public abstract partial record Why
 {
-    public sealed record Cost(double GoodsMoney, double ExtrasMoney, double HomeMoney) : Why;
+    public sealed record Cost(double GoodsMoney, double ExtrasMoney, double GearMoney, double HomeMoney) : Why;
 
     public sealed record Load(int Lines) : Why;
 

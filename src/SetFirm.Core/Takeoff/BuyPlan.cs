@@ -16,7 +16,8 @@ namespace SetFirm.Core.Takeoff;
 /// <param name="PayloadKg">The car carries.</param>
 /// <param name="HourWorth">Money that an hour counts.</param>
 /// <param name="ExtrasMoney">Things besides.</param>
-public sealed record BuyTerms(PriceBook Prices, ImmutableArray<(string Good, double Amount)> Shed, double PayloadKg, double HourWorth, double ExtrasMoney);
+/// <param name="GearMoney">Things to hold in the hand, hired or bought.</param>
+public sealed record BuyTerms(PriceBook Prices, ImmutableArray<(string Good, double Amount)> Shed, double PayloadKg, double HourWorth, double ExtrasMoney, double GearMoney = 0);
 
 /// <summary>What an element takes besides concrete.</summary>
 /// <param name="Index">Of the element.</param>
@@ -31,8 +32,9 @@ public sealed record BuyTerms(PriceBook Prices, ImmutableArray<(string Good, dou
 /// <param name="BondBreakerM">Between it and panels poured before.</param>
 /// <param name="Sealed">It is sealed as such things are.</param>
 /// <param name="PebbleKg">Stones set in it.</param>
+/// <param name="DeckM2">Of deck that is made for it; 0 where it lies on the ground or in a mould.</param>
 public sealed record BuyElement(
-    int Index, CastShape Cast, double OpenM2, double OrderL, Dig? Dig, FormsPlan? Forms, MouldPlan? Mould, SteelPlan Steel, double IsolationM, double BondBreakerM, bool Sealed, double PebbleKg);
+    int Index, CastShape Cast, double OpenM2, double OrderL, Dig? Dig, FormsPlan? Forms, MouldPlan? Mould, SteelPlan Steel, double IsolationM, double BondBreakerM, bool Sealed, double PebbleKg, double DeckM2);
 
 /// <summary>What one pour measures out.</summary>
 /// <param name="Recipe">Its mix.</param>
@@ -53,10 +55,11 @@ public sealed record PourMeasured(Recipe Recipe, LocalDate? Date, int Units, int
 /// <param name="Method">How it is kept wet.</param>
 /// <param name="Hands">People.</param>
 /// <param name="Pours">What each measures out, in the order in which they are poured.</param>
+/// <param name="Coats">Products that go on when it is hard, all coats of each, as bought.</param>
 /// <param name="Sold">Where.</param>
 public sealed record BuyJob(
     ImmutableArray<BuyElement> Elements, ImmutableArray<CutList> Boards, ImmutableArray<CutList> Bars, ImmutableArray<(double Mm, SheetsNeeded Needed)> Sheets, SheetsNeeded Mesh, bool Plastic, CuringMethod Method, int Hands, ImmutableArray<PourMeasured> Pours,
-    UnitSystem Sold)
+    ImmutableArray<(string Id, double LPerM2)> Coats, UnitSystem Sold)
 {
     public double OrderL => Elements.Sum(e => e.OrderL);
 }
@@ -77,6 +80,7 @@ public sealed record Carry(int Trips, double PayloadKg, double TripsMoney, doubl
 /// <summary>What is bought, and what it costs.</summary>
 /// <param name="Lines">Everything, the concrete first.</param>
 /// <param name="ExtrasMoney">Things besides.</param>
+/// <param name="GearMoney">Things to hold in the hand.</param>
 /// <param name="CostMoney">All together, the way home included.</param>
 /// <param name="ElementMoney">Of each element, whole-job things shared out by volume.</param>
 /// <param name="ConcreteMoney">The concrete alone.</param>
@@ -85,5 +89,5 @@ public sealed record Carry(int Trips, double PayloadKg, double TripsMoney, doubl
 /// <param name="M3">The job's volume, hold-back included.</param>
 /// <param name="Supply">Bags against loose against truck.</param>
 public sealed record BuyPlan(
-    ImmutableArray<BuyLine> Lines, double ExtrasMoney, double CostMoney, ImmutableArray<(int Element, double Money)> ElementMoney, double ConcreteMoney, double Kg, Carry Carry, double M3,
+    ImmutableArray<BuyLine> Lines, double ExtrasMoney, double GearMoney, double CostMoney, ImmutableArray<(int Element, double Money)> ElementMoney, double ConcreteMoney, double Kg, Carry Carry, double M3,
     SupplyComparison Supply);

@@ -46,6 +46,9 @@ public enum GoodKind
     BendStrip,
     MouldScrew,
     SeamSealant,
+
+    /// <summary>Under a counter that is poured where it stays.</summary>
+    DeckBoard,
     ReleaseOil,
 
     /// <summary>Of: id of the bar. Length: as sold.</summary>
@@ -63,6 +66,9 @@ public enum GoodKind
     CuringCompound,
     CureAndSeal,
     Sealer,
+
+    /// <summary>Of: id in the catalogue of coats; own for a product that it does not have.</summary>
+    Coating,
     Gloves,
     Goggles,
     DustMask,

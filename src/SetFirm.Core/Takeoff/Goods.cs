@@ -77,6 +77,9 @@ public static class Goods
 
     public static Good SeamSealant { get; } = Of(GoodKind.SeamSealant, GoodGroup.Forms, GoodUnit.Piece, 0.4, "", 0, new Pack(1, 6.5));
 
+    /// <summary>Cement board, 12 mm; it stays.</summary>
+    public static Good DeckBoard { get; } = Of(GoodKind.DeckBoard, GoodGroup.Forms, GoodUnit.M2, 15, "", 0, new Pack(1.08, 19));
+
     public static Good ReleaseOil { get; } = Of(GoodKind.ReleaseOil, GoodGroup.Forms, GoodUnit.L, 0.9, "", 0, new Pack(5, 29), new Pack(1, 8.5));
 
     public static Good Bar(BarSize bar, double stockM)
@@ -113,6 +116,10 @@ public static class Goods
     public static Good Burlap { get; } = Of(GoodKind.Burlap, GoodGroup.Surface, GoodUnit.M2, 0.3, "", 0, new Pack(10, 14));
 
     public static Good Sealer { get; } = Of(GoodKind.Sealer, GoodGroup.Surface, GoodUnit.L, 1, "", 0, new Pack(5, 58), new Pack(1, 16));
+
+    /// <summary>A product that goes on in coats; one that the user named is nobody's in particular.</summary>
+    /// <param name="id">In the catalogue of coats, or own.</param>
+    public static Good Coating(string id) => Of(GoodKind.Coating, GoodGroup.Surface, GoodUnit.L, 1, id, 0, new Pack(5, 64), new Pack(1, 17));
 
     public static Good Gloves { get; } = Of(GoodKind.Gloves, GoodGroup.Hands, GoodUnit.Piece, 0.1, "", 0, new Pack(1, 4));
 

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using SetFirm.Core.Batching;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Quantities;
@@ -14,12 +15,70 @@ namespace SetFirm.Core.Tasks;
 /// <param name="Hot">So warm that people need water and shade themselves.</param>
 public sealed record Hazards(bool Dug, bool Carries, bool Ground, bool Solvent, double? LiftKg, bool Machine, bool Hot);
 
-/// <summary>What can hurt someone, placed at the field where the hand is about to do the thing: told where this job does it, once, the gravest first.</summary>
+/// <summary>What of one element can hurt someone.</summary>
+/// <param name="DigMm">As deep as it is dug; 0 where it is not.</param>
+/// <param name="PushKgPerM">What its concrete pushes outward with, for each metre of form; 0 where no boards hold it.</param>
+/// <param name="Bars">Ends of bars stand out while it is built.</param>
+/// <param name="PieceKg">It is lifted; 0 where it stays.</param>
+/// <param name="RestsKg">It lies on supports; 0 where it lies on the ground.</param>
+/// <param name="RestsKgPerM2">The same, for each square metre.</param>
+public readonly record struct ElementHazards(double DigMm, double PushKgPerM, bool Bars, double PieceKg, double RestsKg, double RestsKgPerM2);
+
+/// <summary>What can hurt someone, placed at the field where the hand is about to do the thing, and told with the task: where this job does it, the gravest first.</summary>
 /// <remarks>Source: safety sheets of cement, common site rules. Local codes rule.</remarks>
 public static class Cautions
 {
     /// <summary>Two people lift this; over it a machine does, kg.</summary>
     private const double MachineLiftKg = 50;
+
+    /// <summary>Sides of a hole deeper than this fall in on who stands in it, mm. Common site rules.</summary>
+    private const double DeepDigMm = 1_000;
+
+    /// <summary>A form that is pushed harder wants bracing, not only stakes, kg to the metre. Site practice.</summary>
+    private const double HardPushKgPerM = 25;
+
+    // What kills comes first.
+    private static IEnumerable<(Notice Says, Place At, ImmutableArray<WorkTask> With)> All(Hazards job, MixPlaces mix)
+    {
+        if (job.Dug)
+        {
+            yield return (new Notice.MarkServices(), Places.Elements, [WorkTask.FindServices, WorkTask.Dig]);
+        }
+
+        if (job.Machine)
+        {
+            yield return (new Notice.MixerGuard(), Places.Mixing.Mixer.Self, [WorkTask.Pour, WorkTask.CleanTools]);
+        }
+
+        if (job.Carries)
+        {
+            yield return (new Notice.StructuralWork(), Places.Elements, [WorkTask.ReadRules, WorkTask.CheckSupport]);
+        }
+
+        if (job.Solvent)
+        {
+            yield return (new Notice.SolventInTheAir(), Places.Cure.Coats, [WorkTask.Coat]);
+        }
+
+        if (job.Hot)
+        {
+            yield return (new Notice.HeatOnPeople(), Places.Mixing.Self, [WorkTask.Pour, WorkTask.FinishPasses]);
+        }
+
+        yield return (new Notice.CausticCement(), mix.Self, [WorkTask.Pour, WorkTask.FinishPasses, WorkTask.PatchHoles]);
+        yield return (new Notice.DustWhenTipping(), mix.Self, [WorkTask.MeasureOut, WorkTask.Pour]);
+        if (job.Ground)
+        {
+            yield return (new Notice.SilicaWhenGround(), Places.Cure.Self, [WorkTask.GrindFace, WorkTask.CutBack, WorkTask.SoftenCorners]);
+        }
+
+        if (job.LiftKg is > Crew.LiftKg and var kg)
+        {
+            yield return (new Notice.HeavyLift(MassKg: kg, LimitKg: Crew.LiftKg), mix.Self, [WorkTask.MeasureOut, WorkTask.Pour]);
+        }
+
+        yield return (new Notice.WashOut(), Places.Mixing.Self, [WorkTask.CleanTools]);
+    }
 
     /// <param name="job">What it does.</param>
     /// <param name="mix">Where the mix is said.</param>
@@ -28,54 +87,41 @@ public static class Cautions
     {
         ArgumentNullException.ThrowIfNull(job);
         ArgumentNullException.ThrowIfNull(remarks);
-        // What kills comes first.
-        if (job.Dug)
+        foreach (var (says, at, _) in All(job, mix))
         {
-            remarks.Caution(Places.Elements, new Notice.MarkServices());
+            remarks.Caution(at, says);
         }
-
-        if (job.Machine)
-        {
-            remarks.Caution(Places.Mixing.Mixer.Self, new Notice.MixerGuard());
-        }
-
-        if (job.Carries)
-        {
-            remarks.Caution(Places.Elements, new Notice.StructuralWork());
-        }
-
-        if (job.Solvent)
-        {
-            remarks.Caution(Places.Cure.Coats, new Notice.SolventInTheAir());
-        }
-
-        if (job.Hot)
-        {
-            remarks.Caution(Places.Mixing.Self, new Notice.HeatOnPeople());
-        }
-
-        remarks.Caution(mix.Self, new Notice.CausticCement());
-        remarks.Caution(mix.Self, new Notice.DustWhenTipping());
-        if (job.Ground)
-        {
-            remarks.Caution(Places.Cure.Self, new Notice.SilicaWhenGround());
-        }
-
-        if (job.LiftKg is > Crew.LiftKg and var kg)
-        {
-            remarks.Caution(mix.Self, new Notice.HeavyLift(MassKg: kg, LimitKg: Crew.LiftKg));
-        }
-
-        remarks.Caution(Places.Mixing.Self, new Notice.WashOut());
     }
 
     /// <summary>A piece that is lifted when it has set.</summary>
     public static void CheckPiece(Mass piece, Place at, Remarks remarks)
     {
         ArgumentNullException.ThrowIfNull(remarks);
-        if (piece.Kilograms > Crew.LiftKg)
+        if (HeavyPiece(piece.Kilograms) is { } heavy)
         {
-            remarks.Caution(at, new Notice.HeavyPiece(MassKg: piece.Kilograms, LimitKg: Crew.LiftKg, MachineKg: MachineLiftKg));
+            remarks.Caution(at, heavy);
         }
     }
+
+    /// <summary>What is told where a hand is about to do a task.</summary>
+    /// <param name="task">Which.</param>
+    /// <param name="job">What the job does.</param>
+    /// <param name="element">What its element does; null for what is done for the whole job.</param>
+    public static IEnumerable<Notice> Of(WorkTask task, Hazards job, ElementHazards? element)
+    {
+        ArgumentNullException.ThrowIfNull(job);
+        var here = element ?? default;
+        IEnumerable<Notice?> own = task switch
+        {
+            WorkTask.Dig => [here.DigMm > DeepDigMm ? new Notice.DeepDig(DepthMm: here.DigMm, LimitMm: DeepDigMm) : null],
+            WorkTask.SetForms or WorkTask.BackfillForms => [here.PushKgPerM > HardPushKgPerM ? new Notice.FormPush(PushKgPerM: here.PushKgPerM) : null],
+            WorkTask.SetSteel => [here.Bars ? new Notice.BarEnds() : null],
+            WorkTask.CheckSupport or WorkTask.MakeDeck => [here.RestsKg > 0 ? new Notice.RestsOn(MassKg: here.RestsKg, KgPerM2: here.RestsKgPerM2) : null],
+            WorkTask.Demould or WorkTask.SetInPlace => [HeavyPiece(here.PieceKg)],
+            _ => [],
+        };
+        return All(job, Places.Mix(0)).Where(c => c.With.Contains(task)).Select(c => c.Says).Concat(own.OfType<Notice>());
+    }
+
+    private static Notice.HeavyPiece? HeavyPiece(double kg) => kg > Crew.LiftKg ? new Notice.HeavyPiece(MassKg: kg, LimitKg: Crew.LiftKg, MachineKg: MachineLiftKg) : null;
 }

@@ -26,4 +26,16 @@ public abstract partial record Notice
     public sealed record WashOut : Notice;
 
     public sealed record StructuralWork : Notice;
+
+    /// <summary>Slope or shore the sides.</summary>
+    public sealed record DeepDig(double DepthMm, double LimitMm) : Notice;
+
+    /// <summary>Fresh concrete pushes its form outward.</summary>
+    public sealed record FormPush(double PushKgPerM) : Notice;
+
+    /// <summary>Cap them.</summary>
+    public sealed record BarEnds : Notice;
+
+    /// <summary>What carries it has to bear this.</summary>
+    public sealed record RestsOn(double MassKg, double KgPerM2) : Notice;
 }

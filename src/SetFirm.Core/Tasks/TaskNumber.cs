@@ -46,6 +46,12 @@ public enum TaskFigure
     RewetMin,
     Coats,
     BackfillL,
+    AreaM2,
+    PassesMin,
+    GrindMin,
+    CoatM2,
+    LiftPeople,
+    TopKg,
 }
 
 /// <summary>A number of a task.</summary>

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using SetFirm.Core.Takeoff;
 
 namespace SetFirm.Core.Tasks;
 
@@ -160,7 +161,11 @@ public enum WorkTask
 /// <param name="Needs">What must be done before, where the work has it.</param>
 /// <param name="Gear">To have at hand.</param>
 /// <param name="Meets">The mistake that it keeps off.</param>
-public sealed record TaskTraits(TaskPhase Phase, int People, bool Once, ImmutableArray<WorkTask> Needs, ImmutableArray<Gear> Gear, CommonMistake? Meets = null);
+public sealed record TaskTraits(TaskPhase Phase, int People, bool Once, ImmutableArray<WorkTask> Needs, ImmutableArray<Gear> Gear, CommonMistake? Meets = null)
+{
+    /// <summary>Things that it uses up, where the job has them.</summary>
+    public ImmutableArray<GoodKind> Uses { get; init; } = [];
+}
 
 /// <summary>Each task, once. Source: site practice.</summary>
 public static class TaskCatalogue
@@ -175,12 +180,12 @@ public static class TaskCatalogue
         [WorkTask.CheckSupport] = new(TaskPhase.Ground, 1, false, [WorkTask.ReadRules], [Tasks.Gear.Level]),
         [WorkTask.SetOut] = new(TaskPhase.Ground, 2, false, [WorkTask.ClearAway, WorkTask.CleanOld], [Tasks.Gear.StringLine, Tasks.Gear.Tape, Tasks.Gear.Level]),
         [WorkTask.Dig] = new(TaskPhase.Ground, 2, false, [WorkTask.FindServices, WorkTask.SetOut], [Tasks.Gear.Shovel, Tasks.Gear.Barrow]),
-        [WorkTask.CompactBase] = new(TaskPhase.Ground, 1, false, [WorkTask.Dig], [Tasks.Gear.Compactor, Tasks.Gear.Rake]),
+        [WorkTask.CompactBase] = new(TaskPhase.Ground, 1, false, [WorkTask.Dig], [Tasks.Gear.Compactor, Tasks.Gear.Rake]) { Uses = [GoodKind.BaseStone] },
         [WorkTask.LevelBench] = new(TaskPhase.Build, 1, false, [], [Tasks.Gear.Level, Tasks.Gear.Trestles]),
-        [WorkTask.MakeDeck] = new(TaskPhase.Build, 1, false, [WorkTask.CheckSupport], [Tasks.Gear.Drill, Tasks.Gear.Saw]),
-        [WorkTask.CutMould] = new(TaskPhase.Build, 1, false, [WorkTask.LevelBench], [Tasks.Gear.Saw, Tasks.Gear.Drill], CommonMistake.MouldNotMirrored),
-        [WorkTask.BendStrips] = new(TaskPhase.Build, 2, false, [WorkTask.LevelBench], [Tasks.Gear.TinSnips, Tasks.Gear.Hammer]),
-        [WorkTask.SetForms] = new(TaskPhase.Build, 2, false, [WorkTask.SetOut, WorkTask.CompactBase, WorkTask.MakeDeck], [Tasks.Gear.Saw, Tasks.Gear.Drill, Tasks.Gear.SledgeHammer, Tasks.Gear.Level], CommonMistake.FormToTheOutside),
+        [WorkTask.MakeDeck] = new(TaskPhase.Build, 1, false, [WorkTask.CheckSupport], [Tasks.Gear.Drill, Tasks.Gear.Saw]) { Uses = [GoodKind.DeckBoard, GoodKind.FormScrew] },
+        [WorkTask.CutMould] = new(TaskPhase.Build, 1, false, [WorkTask.LevelBench], [Tasks.Gear.Saw, Tasks.Gear.Drill], CommonMistake.MouldNotMirrored) { Uses = [GoodKind.Sheet, GoodKind.MouldScrew, GoodKind.BendStrip] },
+        [WorkTask.BendStrips] = new(TaskPhase.Build, 2, false, [WorkTask.LevelBench], [Tasks.Gear.TinSnips, Tasks.Gear.Hammer]) { Uses = [GoodKind.BendStrip, GoodKind.MouldScrew, GoodKind.Sheet] },
+        [WorkTask.SetForms] = new(TaskPhase.Build, 2, false, [WorkTask.SetOut, WorkTask.CompactBase, WorkTask.MakeDeck], [Tasks.Gear.Saw, Tasks.Gear.Drill, Tasks.Gear.SledgeHammer, Tasks.Gear.Level], CommonMistake.FormToTheOutside) { Uses = [GoodKind.Board, GoodKind.Stake, GoodKind.SplicePlate, GoodKind.FormScrew, GoodKind.MasonryNail, GoodKind.BendStrip, GoodKind.Sheet, GoodKind.MouldScrew] },
         [WorkTask.SpaceForms] = new(TaskPhase.Build, 1, false, [WorkTask.SetForms], [Tasks.Gear.Saw], CommonMistake.SpacersUnderEdger),
         [WorkTask.CapEnds] = new(TaskPhase.Build, 1, false, [WorkTask.SetForms], [Tasks.Gear.Saw]),
         [WorkTask.CheckSquare] = new(TaskPhase.Build, 2, false, [WorkTask.SetForms], [Tasks.Gear.Tape]),
@@ -188,26 +193,26 @@ public static class TaskCatalogue
         [WorkTask.BoxCutOuts] = new(TaskPhase.Build, 1, false, [WorkTask.SetForms], [Tasks.Gear.Saw, Tasks.Gear.Drill]),
         [WorkTask.TapeScrews] = new(TaskPhase.Build, 1, false, [WorkTask.SetForms, WorkTask.CutMould, WorkTask.BendStrips], [], CommonMistake.ScrewsFilled),
         [WorkTask.BackfillForms] = new(TaskPhase.Build, 1, false, [WorkTask.CutStakes], [Tasks.Gear.Shovel]),
-        [WorkTask.SetIsolation] = new(TaskPhase.Build, 1, false, [WorkTask.SetForms], [Tasks.Gear.Knife]),
-        [WorkTask.MaskNear] = new(TaskPhase.Build, 1, false, [], [Tasks.Gear.Knife]),
-        [WorkTask.SealSeams] = new(TaskPhase.Build, 1, false, [WorkTask.CutMould, WorkTask.BendStrips, WorkTask.SetForms, WorkTask.BoxCutOuts], [Tasks.Gear.CartridgeGun], CommonMistake.SeamsNotSealedADayBefore),
-        [WorkTask.SetSteel] = new(TaskPhase.Build, 2, false, [WorkTask.SetForms, WorkTask.CutMould, WorkTask.BendStrips, WorkTask.Dig, WorkTask.SpaceForms], [Tasks.Gear.Cutter, Tasks.Gear.TieTool]),
-        [WorkTask.OilForms] = new(TaskPhase.Build, 1, false, [WorkTask.SetForms, WorkTask.SealSeams], [Tasks.Gear.Sprayer], CommonMistake.NoRelease),
-        [WorkTask.WaxMould] = new(TaskPhase.Build, 1, false, [WorkTask.CutMould, WorkTask.BendStrips, WorkTask.SealSeams], [Tasks.Gear.Cloth], CommonMistake.NoRelease),
+        [WorkTask.SetIsolation] = new(TaskPhase.Build, 1, false, [WorkTask.SetForms], [Tasks.Gear.Knife]) { Uses = [GoodKind.IsolationStrip, GoodKind.BondBreaker] },
+        [WorkTask.MaskNear] = new(TaskPhase.Build, 1, false, [], [Tasks.Gear.Knife]) { Uses = [GoodKind.Plastic, GoodKind.Tape] },
+        [WorkTask.SealSeams] = new(TaskPhase.Build, 1, false, [WorkTask.CutMould, WorkTask.BendStrips, WorkTask.SetForms, WorkTask.BoxCutOuts], [Tasks.Gear.CartridgeGun], CommonMistake.SeamsNotSealedADayBefore) { Uses = [GoodKind.SeamSealant] },
+        [WorkTask.SetSteel] = new(TaskPhase.Build, 2, false, [WorkTask.SetForms, WorkTask.CutMould, WorkTask.BendStrips, WorkTask.Dig, WorkTask.SpaceForms], [Tasks.Gear.Cutter, Tasks.Gear.TieTool]) { Uses = [GoodKind.Bar, GoodKind.MeshSheet, GoodKind.Scrim, GoodKind.Chair, GoodKind.TieWire] },
+        [WorkTask.OilForms] = new(TaskPhase.Build, 1, false, [WorkTask.SetForms, WorkTask.SealSeams], [Tasks.Gear.Sprayer], CommonMistake.NoRelease) { Uses = [GoodKind.ReleaseOil] },
+        [WorkTask.WaxMould] = new(TaskPhase.Build, 1, false, [WorkTask.CutMould, WorkTask.BendStrips, WorkTask.SealSeams], [Tasks.Gear.Cloth], CommonMistake.NoRelease) { Uses = [GoodKind.ReleaseOil] },
         [WorkTask.BuildRamp] = new(TaskPhase.Build, 1, true, [WorkTask.SetForms], [Tasks.Gear.Barrow]),
         [WorkTask.LookOver] = new(TaskPhase.Stage, 1, true, [WorkTask.SetForms, WorkTask.CutMould, WorkTask.BendStrips, WorkTask.SetSteel, WorkTask.OilForms, WorkTask.WaxMould, WorkTask.TapeScrews, WorkTask.CutStakes], [Tasks.Gear.Level, Tasks.Gear.Tape]),
-        [WorkTask.MeasureOut] = new(TaskPhase.Stage, 1, true, [WorkTask.LookOver], [Tasks.Gear.Buckets, Tasks.Gear.Scales]),
+        [WorkTask.MeasureOut] = new(TaskPhase.Stage, 1, true, [WorkTask.LookOver], [Tasks.Gear.Buckets, Tasks.Gear.Scales]) { Uses = [GoodKind.Bag, GoodKind.Cement, GoodKind.Sand, GoodKind.Stone, GoodKind.Ballast, GoodKind.Additive, GoodKind.Pigment, GoodKind.Polymer, GoodKind.Fibre] },
         [WorkTask.Dampen] = new(TaskPhase.Stage, 1, true, [WorkTask.LookOver], [Tasks.Gear.Hose]),
-        [WorkTask.Pour] = new(TaskPhase.PourDay, 2, true, [WorkTask.MeasureOut, WorkTask.Dampen], [Tasks.Gear.Mixer, Tasks.Gear.Barrow, Tasks.Gear.StrikeBoard, Tasks.Gear.Rake]),
+        [WorkTask.Pour] = new(TaskPhase.PourDay, 2, true, [WorkTask.MeasureOut, WorkTask.Dampen], [Tasks.Gear.Mixer, Tasks.Gear.Barrow, Tasks.Gear.StrikeBoard, Tasks.Gear.Rake]) { Uses = [GoodKind.Truck, GoodKind.Gloves, GoodKind.Goggles, GoodKind.DustMask] },
         [WorkTask.RoughenBase] = new(TaskPhase.PourDay, 1, false, [WorkTask.Pour], [Tasks.Gear.Broom]),
         [WorkTask.TapEdges] = new(TaskPhase.PourDay, 1, false, [WorkTask.Pour], [Tasks.Gear.Mallet]),
         [WorkTask.SetAnchors] = new(TaskPhase.PourDay, 1, false, [WorkTask.Pour], [Tasks.Gear.Level]),
-        [WorkTask.SetPebbles] = new(TaskPhase.PourDay, 2, false, [WorkTask.Pour], [Tasks.Gear.Mallet, Tasks.Gear.Kneeboards]),
+        [WorkTask.SetPebbles] = new(TaskPhase.PourDay, 2, false, [WorkTask.Pour], [Tasks.Gear.Mallet, Tasks.Gear.Kneeboards]) { Uses = [GoodKind.Pebbles] },
         [WorkTask.FinishPasses] = new(TaskPhase.PourDay, 2, true, [WorkTask.Pour, WorkTask.TapEdges, WorkTask.SetAnchors], [Tasks.Gear.HandFloat, Tasks.Gear.Edger, Tasks.Gear.Kneeboards, Tasks.Gear.Trowel, Tasks.Gear.Broom]),
         [WorkTask.WashFace] = new(TaskPhase.PourDay, 1, false, [WorkTask.SetPebbles], [Tasks.Gear.Sprayer, Tasks.Gear.Sponge]),
         [WorkTask.CleanTools] = new(TaskPhase.PourDay, 1, true, [WorkTask.Pour], [Tasks.Gear.Buckets, Tasks.Gear.Scraper]),
         [WorkTask.FenceOff] = new(TaskPhase.Keep, 1, true, [WorkTask.Pour], [Tasks.Gear.Tape]),
-        [WorkTask.CoverIt] = new(TaskPhase.Keep, 1, true, [WorkTask.FinishPasses, WorkTask.WashFace], []),
+        [WorkTask.CoverIt] = new(TaskPhase.Keep, 1, true, [WorkTask.FinishPasses, WorkTask.WashFace], []) { Uses = [GoodKind.Plastic, GoodKind.Tape, GoodKind.Burlap, GoodKind.CuringCompound, GoodKind.CureAndSeal] },
         [WorkTask.KeepWet] = new(TaskPhase.Keep, 1, true, [WorkTask.CoverIt], [Tasks.Gear.Hose]),
         [WorkTask.StripForms] = new(TaskPhase.After, 1, false, [WorkTask.Pour, WorkTask.FinishPasses], [Tasks.Gear.Hammer, Tasks.Gear.PryBar], CommonMistake.StrippingOutward),
         [WorkTask.RubFace] = new(TaskPhase.After, 1, false, [WorkTask.StripForms], [Tasks.Gear.HandFloat]),
@@ -218,7 +223,7 @@ public static class TaskCatalogue
         [WorkTask.CutBack] = new(TaskPhase.After, 1, false, [WorkTask.GrindFace], [Tasks.Gear.Grinder, Tasks.Gear.DustMask]),
         [WorkTask.BackfillSides] = new(TaskPhase.After, 1, false, [WorkTask.StripForms, WorkTask.Pour], [Tasks.Gear.Shovel]),
         [WorkTask.FirstWalk] = new(TaskPhase.After, 1, true, [WorkTask.Pour], []),
-        [WorkTask.Coat] = new(TaskPhase.After, 1, true, [WorkTask.KeepWet, WorkTask.PatchHoles, WorkTask.GrindFace, WorkTask.CutBack], [Tasks.Gear.Roller], CommonMistake.SealingTooSoon),
+        [WorkTask.Coat] = new(TaskPhase.After, 1, true, [WorkTask.KeepWet, WorkTask.PatchHoles, WorkTask.GrindFace, WorkTask.CutBack], [Tasks.Gear.Roller], CommonMistake.SealingTooSoon) { Uses = [GoodKind.Sealer, GoodKind.Coating] },
         [WorkTask.SetInPlace] = new(TaskPhase.After, 2, false, [WorkTask.Demould, WorkTask.Coat], [Tasks.Gear.LiftingStraps, Tasks.Gear.Level]),
         [WorkTask.FirstLoad] = new(TaskPhase.After, 1, true, [WorkTask.Pour, WorkTask.SetInPlace], []),
         [WorkTask.FirstWinter] = new(TaskPhase.After, 1, true, [WorkTask.Pour], []),

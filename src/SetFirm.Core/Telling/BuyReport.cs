@@ -5,6 +5,7 @@ namespace SetFirm.Core.Telling;
 /// <summary>What is bought, and what it costs. Money is in the job's currency.</summary>
 /// <param name="Lines">Everything, the concrete first.</param>
 /// <param name="ExtrasCost">Things besides.</param>
+/// <param name="GearCost">Things to hold in the hand, hired or bought.</param>
 /// <param name="Cost">All together, the way home included.</param>
 /// <param name="Groups">Parts of the budget.</param>
 /// <param name="Elements">Budget of each element, whole-job things shared out by volume.</param>
@@ -16,6 +17,7 @@ namespace SetFirm.Core.Telling;
 public sealed record BuyReport(
     IReadOnlyList<BuyLineReport> Lines,
     double ExtrasCost,
+    double GearCost,
     double Cost,
     IReadOnlyList<GroupCost> Groups,
     IReadOnlyList<ElementCost> Elements,

@@ -12,6 +12,7 @@ internal static class BuyTelling
         return new BuyReport(
             [.. buy.Lines.Select(l => Line(l, prices))],
             buy.ExtrasMoney,
+            buy.GearMoney,
             buy.CostMoney,
             [.. buy.Lines.GroupBy(l => l.Good.Group).Select(g => new GroupCost(g.Key, g.Sum(l => l.Cost)))],
             [.. buy.ElementMoney.Select(e => new ElementCost(e.Element, e.Money))],
@@ -22,13 +23,14 @@ internal static class BuyTelling
             [.. Standing(prices)]);
     }
 
-    private static BuyLineReport Line(BuyLine line, PriceBook prices) => new(
+    public static BuyLineReport Line(BuyLine line, PriceBook prices) => new(
         line.Good.Id, line.Good.Kind, line.Good.Of, line.Good.LengthM, line.Good.Group, line.Good.Unit, line.Used, line.FromShed,
-        [
-            .. line.Packs.Select(p => new PackReport(line.Good.PackId(p.Pack), p.Pack.Size, p.Count, p.Price, prices.Notes(line.Good.PackId(p.Pack)), p.Date)),
-        ],
+        [.. line.Packs.Select(p => Pack(line.Good, p, prices))],
         line.Cost,
         line.Kg);
+
+    public static PackReport Pack(Good good, Bought pack, PriceBook prices) =>
+        new(good.PackId(pack.Pack), pack.Pack.Size, pack.Count, pack.Price, prices.Notes(good.PackId(pack.Pack)), pack.Date);
 
     private static IEnumerable<StandingPrice> Standing(PriceBook prices)
     {

@@ -1,6 +1,8 @@
 using NodaTime;
+using NodaTime.Text;
 using SetFirm.Core.Events;
 using SetFirm.Core.Planning;
+using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Telling;
 
@@ -13,9 +15,39 @@ public static class TaskTelling
     public static TasksReport Of(JobPlan plan, IReadOnlyList<JobEvent>? log = null, Instant? asOf = null)
     {
         ArgumentNullException.ThrowIfNull(plan);
+        var tasks = JobTasks.Of(plan, Told.Of(log ?? []), asOf);
+        JobTask[] before = [.. tasks.Where(t => t.Traits.Phase < TaskPhase.Stage && t.Minutes is not null)];
         return new TasksReport(
             plan.Pour?.Load.Sketch.Id,
-            [.. JobTasks.Of(plan, Told.Of(log ?? []), asOf).Select(t => new TaskReport(
-                t.Key, t.Task, t.Traits.Phase, t.Element, t.Traits.People, t.Traits.Gear, t.Traits.Meets, t.Numbers, t.From, t.By, t.State, t.WaitsFor, t.Told?.At, t.Told?.Device ?? "", t.Ticked))]);
+            before.Sum(t => t.Minutes!.Value),
+            Local(before.Where(t => TaskEfforts.Of(t.Task)!.LeadDays == 0).Min(t => t.On)),
+            [.. tasks.Select(t => new TaskReport(
+                t.Key, t.Task, t.Traits.Phase, t.Element, t.Traits.People, t.Traits.Gear, [.. (plan.Buy?.Lines ?? []).Where(l => t.Traits.Uses.Contains(l.Good.Kind)).Select(l => l.Good.Id)],
+                t.Traits.Meets, t.Numbers, t.Minutes, t.Parts, t.Cautions, Local(t.On), t.From, t.By, t.State, t.WaitsFor, t.Told?.At, t.Told?.Device ?? "", t.Ticked))]);
     }
+
+    private static string? Local(LocalDate? date) => date is { } on ? LocalDatePattern.Iso.Format(on) : null;
+
+    /// <summary>Days of work besides the pours, of what is open and has no line of its own in the calendar.</summary>
+    /// <param name="plan">Of the job.</param>
+    /// <param name="log">All that was told of it.</param>
+    public static IReadOnlyList<WorkDayReport> Days(JobPlan plan, IReadOnlyList<JobEvent> log)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        if (plan.Pour?.Load.Task is not { Works: var works, Zone: var zone })
+        {
+            return [];
+        }
+
+        return
+        [
+            .. JobTasks.Of(plan, Told.Of(log)).Where(t => t.On is not null && t.State != TaskState.Done && (t.Minutes is not null || t.Task == WorkTask.FirstWinter) && !HasALine(t.Task)).GroupBy(t => t.On!.Value).OrderBy(d => d.Key)
+                .Select(day => new WorkDayReport(
+                    (day.Key + (works?.From ?? LocalTime.Noon)).InZoneLeniently(zone).ToInstant(), day.Sum(t => t.Minutes ?? 0), [.. day.Select(t => new TaskOfDay(t.Key, t.Task, t.Element))])),
+        ];
+    }
+
+    // The day, its passes, what the strength allows and the coats stand there by themselves.
+    private static bool HasALine(WorkTask task) =>
+        TaskCatalogue.Of(task).Phase is TaskPhase.PourDay or TaskPhase.Keep || task is WorkTask.StripForms or WorkTask.Demould or WorkTask.Coat;
 }

@@ -1,12 +1,15 @@
 using NodaTime;
+using SetFirm.Core.Findings;
 using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Telling;
 
 /// <summary>The order of work of a job, around one of its pours.</summary>
 /// <param name="Pour">Id of the pour; null while there is none.</param>
+/// <param name="BeforeMinutes">Work before the pour, by the people that its tasks ask for.</param>
+/// <param name="BeginOn">Local date on which hands begin with it; null while the day of the pour is not known.</param>
 /// <param name="Tasks">In the order in which they are done.</param>
-public sealed record TasksReport(string? Pour, IReadOnlyList<TaskReport> Tasks);
+public sealed record TasksReport(string? Pour, double BeforeMinutes, string? BeginOn, IReadOnlyList<TaskReport> Tasks);
 
 /// <summary>A task, with what this job makes of it.</summary>
 /// <param name="Key">What the diary names it by.</param>
@@ -15,8 +18,13 @@ public sealed record TasksReport(string? Pour, IReadOnlyList<TaskReport> Tasks);
 /// <param name="Element">Index of the element; null where it is done once for the job.</param>
 /// <param name="People">That it takes.</param>
 /// <param name="Gear">To have at hand.</param>
+/// <param name="Goods">Ids of what it uses up, of the things to buy.</param>
 /// <param name="Meets">The mistake that it keeps off; null where none is common.</param>
 /// <param name="Figures">This job's own numbers.</param>
+/// <param name="Minutes">For those people; null where it is no work of its own.</param>
+/// <param name="Parts">What of it is done in turns.</param>
+/// <param name="Cautions">The gravest first.</param>
+/// <param name="On">Local date on which it is begun; null while the day of the pour is not known.</param>
 /// <param name="From">Not before; null where any time will do.</param>
 /// <param name="By">To be done by then; null where it may wait.</param>
 /// <param name="State">Where it stands.</param>
@@ -25,5 +33,5 @@ public sealed record TasksReport(string? Pour, IReadOnlyList<TaskReport> Tasks);
 /// <param name="DoneBy">Who told of it.</param>
 /// <param name="Ticked">It was ticked here, and can be taken back here; false also where the board or the cure was told of it.</param>
 public sealed record TaskReport(
-    string Key, WorkTask Task, TaskPhase Phase, int? Element, int People, IReadOnlyList<Gear> Gear, CommonMistake? Meets, IReadOnlyList<TaskNumber> Figures, Instant? From, Instant? By,
-    TaskState State, IReadOnlyList<string> WaitsFor, Instant? DoneAt, string DoneBy, bool Ticked);
+    string Key, WorkTask Task, TaskPhase Phase, int? Element, int People, IReadOnlyList<Gear> Gear, IReadOnlyList<string> Goods, CommonMistake? Meets, IReadOnlyList<TaskNumber> Figures, double? Minutes, IReadOnlyList<TaskPart> Parts,
+    IReadOnlyList<Notice> Cautions, string? On, Instant? From, Instant? By, TaskState State, IReadOnlyList<string> WaitsFor, Instant? DoneAt, string DoneBy, bool Ticked);

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using NodaTime.Text;
+using SetFirm.Core.Events;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Job;
 using SetFirm.Core.Mixes;
@@ -50,8 +51,11 @@ public static class Teller
     }
 
     /// <summary>When what is done, over every pour; one whose day is not known is left out.</summary>
-    public static CalendarReport Tell(ImmutableArray<PourPlan> pours) =>
-        new([.. pours.Where(p => p.Day is not null && p.Cure is not null).Select(p => new PourDates(p.Load.Sketch.Id, p.Load.Number, p.Day!.Start, p.Day.DoneBy, [.. DayTelling.Passes(p.Day)], CureTelling.Of(p.Cure!, p)))]);
+    /// <param name="plan">Of the job.</param>
+    /// <param name="pours">All of it, in full.</param>
+    /// <param name="log">All that was told of it.</param>
+    public static CalendarReport Tell(JobPlan plan, ImmutableArray<PourPlan> pours, IReadOnlyList<JobEvent>? log = null) =>
+        new([.. pours.Where(p => p.Day is not null && p.Cure is not null).Select(p => new PourDates(p.Load.Sketch.Id, p.Load.Number, p.Day!.Start, p.Day.DoneBy, [.. DayTelling.Passes(p.Day)], CureTelling.Of(p.Cure!, p)))], TaskTelling.Days(plan, log ?? []));
 
     private static StartHour Hour(RankedStart start)
     {

@@ -3,6 +3,7 @@ using SetFirm.Core.Job;
 using SetFirm.Core.Planning;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
+using SetFirm.Core.Tasks;
 using SetFirm.Core.Telling;
 
 namespace SetFirm.Web.Jobs;
@@ -47,6 +48,7 @@ public sealed record PastVersionDto(int Version, Instant SavedAt);
 /// <param name="NextWetting">When it is to be wetted next.</param>
 /// <param name="WalkFrom">Strong enough to walk on; null once it is, or while not known.</param>
 /// <param name="Decisions">Warnings and errors that wait.</param>
+/// <param name="Today">Tasks that are ready and whose day has come.</param>
 /// <param name="Outline">The first element in plan, for its small drawing.</param>
 /// <param name="State">Whether it was planned.</param>
 public sealed record JobLineDto(
@@ -68,8 +70,15 @@ public sealed record JobLineDto(
     Instant? NextWetting,
     Instant? WalkFrom,
     int Decisions,
+    IReadOnlyList<TodayDto> Today,
     SketchDto? Outline,
     LineState State);
+
+/// <summary>A task whose day has come.</summary>
+/// <param name="Task">Which.</param>
+/// <param name="Element">Name of the element; empty where it is done once for the job.</param>
+/// <param name="Minutes">It takes; null where it is no work of its own.</param>
+public sealed record TodayDto(WorkTask Task, string Element, double? Minutes);
 
 /// <summary>An element in plan: start of each edge, and the edges.</summary>
 public sealed record SketchDto(IReadOnlyList<PlanPoint> Corners, IReadOnlyList<EdgeReport> Edges);

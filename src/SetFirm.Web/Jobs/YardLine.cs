@@ -17,7 +17,7 @@ internal static class YardLine
     /// <summary>A line of a job that is not planned: it stays in the yard, so that it is not lost from sight.</summary>
     public static JobLineDto Bare(Guid id, int version, string name, Instant updatedAt, LineState state) => new(
         id, version, name, UnitSystem.Metric, DateTimeZone.Utc.Id, updatedAt, JobPhase.Unfinished, 0, null, null, null, null, null, null, null, null, null,
-        state == LineState.Unplannable ? 1 : 0, null, state);
+        state == LineState.Unplannable ? 1 : 0, [], null, state);
 
     /// <param name="row">As kept.</param>
     /// <param name="job">What stands in it.</param>
@@ -53,6 +53,7 @@ internal static class YardLine
             known.Min(p => p.Cure!.NextWetting(now)),
             known.SelectMany(p => p.Cure!.Milestones).Where(m => m.Milestone == Milestone.Walk && m.At > now).Min(m => m.At),
             report.Findings.Count(f => f.Severity >= Severity.Warning),
+            [.. JobTasks.Today(next is null || next == plan.Pour ? plan : plan with { Pour = next }, Told.Of(log), now).Select(t => new TodayDto(t.Task, t.Element is { } of && job.Elements.Count > 1 ? job.Elements[of].Name : "", t.Minutes))],
             report.Shape?.Elements[0] is { } first ? new SketchDto(first.Corners, first.Edges) : null,
             LineState.Made);
     }

@@ -54,9 +54,17 @@ internal static class PlanEndpoints
     {
         Map(api, "/plan", "Plan", 1, (weather, job) => weather.For(job), (job, weather, said, budget) => Teller.Tell(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget)));
         Map(api, "/calendar", "Calendar", 1, (weather, job) => weather.For(job), (job, weather, said, budget) =>
-            Teller.Tell(Planner.Pours(Planner.Plan(job, weather, said.Log, said.AsOf, budget: budget), weather, said.Log, said.AsOf, budget)));
+        {
+            var plan = Planner.Plan(job, weather, said.Log, said.AsOf, budget: budget);
+            return Teller.Tell(plan, Planner.Pours(plan, weather, said.Log, said.AsOf, budget), said.Log);
+        });
         Map(api, "/tasks", "Tasks", 1, (weather, job) => weather.For(job), (job, weather, said, budget) =>
             TaskTelling.Of(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget), said.Log, said.AsOf));
+        Map(api, "/shop", "Shop", 1, (weather, job) => weather.For(job), (job, weather, said, budget) =>
+            ShopTelling.Of(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget), said.Log));
+        // Each choice is a plan of its own.
+        Map(api, "/practices", "Practices", 4, (weather, job) => weather.For(job), (job, weather, said, budget) =>
+            PracticesReport.Of(PracticePlan.Of(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget), weather, budget)));
         Map(api, "/rehearse", "Rehearse", 1, (weather, job) => weather.For(job), (job, weather, said, budget) =>
             Rehearsals.Of(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget), weather, said.Seed ?? 0, said.AsOf ?? Instant.MinValue) ?? new RehearsalReport([], [], null));
         // Hundreds of hours, each many ways: it is asked for seldom, and told that it takes a while.

@@ -129,7 +129,7 @@ public sealed class PracticeTests
     public void The_calendar_has_every_pour_with_its_passes_its_wettings_and_its_dates(string file)
     {
         var plan = Planner.Plan(Job(file), Mild);
-        var calendar = Teller.Tell(Planner.Pours(plan, Mild));
+        var calendar = Teller.Tell(plan, Planner.Pours(plan, Mild));
         calendar.Pours.Select(p => p.Pour).ShouldBe(plan.Pours.Select(p => p.Sketch.Id));
         calendar.Pours.ShouldAllBe(p => p.Passes.Count > 0 && p.Cure.Milestones.Count > 0 && (p.Cure.RewetHours == null || p.Cure.Wettings.Count > 0));
     }

@@ -67,7 +67,7 @@ public sealed class BuyingTests
             .. typeof(Goods).GetProperties().Where(p => p.PropertyType == typeof(Good)).Select(p => (Good)p.GetValue(null)!),
             .. Core.Mixes.BagCatalogue.All.Select(Goods.Bag), Goods.Cement(Core.Quantities.UnitSystem.Metric),
             .. Enum.GetValues<Core.Mixes.Additive>().Select(Goods.Additive), .. Core.Formwork.Lumber.All.Select(l => Goods.Board(l, 3)), .. Core.Steel.Bars.All.Select(b => Goods.Bar(b, 6)),
-            Goods.Sheet(18), Goods.Sheet(19),
+            Goods.Sheet(18), Goods.Sheet(19), .. Core.Job.CoatCatalogue.All.Select(c => Goods.Coating(c.Name)), Goods.Coating("own"),
         ];
         all.Select(g => g.Id).ShouldBeUnique();
         all.ShouldAllBe(g => g.Packs.Length > 0 && g.Packs.All(p => p.Size > 0 && p.Price > 0) && (g.KgPerUnit > 0 || g.Kind == GoodKind.Truck));

@@ -148,6 +148,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["Shop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["Practices"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rehearse": {
         parameters: {
             query?: never;
@@ -899,6 +931,8 @@ export interface components {
             shed: components["schemas"]["ShedDocument"][];
             /** @description Things besides. */
             extras: components["schemas"]["ExtraDocument"][];
+            /** @description Where things to hold in the hand come from; what is not said is there. */
+            gear?: components["schemas"]["GearDocument"][];
             /** @description Bags that the catalogue does not have. */
             bags: components["schemas"]["OwnBagDocument"][];
             /** @description A mass: what the car or trailer carries at once. */
@@ -959,6 +993,11 @@ export interface components {
             extrasCost: number;
             /**
              * Format: double
+             * @description Things to hold in the hand, hired or bought.
+             */
+            gearCost: number;
+            /**
+             * Format: double
              * @description All together, the way home included.
              */
             cost: number;
@@ -987,6 +1026,8 @@ export interface components {
         CalendarReport: {
             /** @description In the order in which they are poured; those whose day is not known are left out. */
             pours: components["schemas"]["PourDates"][];
+            /** @description Of work before and after them. */
+            days: components["schemas"]["WorkDayReport"][];
         };
         CarryReport: {
             /**
@@ -1039,6 +1080,41 @@ export interface components {
              * @description When they come out.
              */
             stripDay: number;
+        };
+        /** @description What would come of another choice, against the plan as it is. */
+        ChoiceEffect: {
+            /**
+             * Format: double
+             * @description Money.
+             */
+            moreMoney: number;
+            /**
+             * Format: double
+             * @description Strength at 28 days as it is cured; null where that is not known.
+             */
+            moreMpa: null | number;
+            /**
+             * Format: double
+             * @description Days of wetting; null where that is not known.
+             */
+            moreWetDays: null | number;
+            /**
+             * Format: double
+             * @description Walked on later by so many hours; null where nobody walks on it.
+             */
+            laterH: null | number;
+            /**
+             * Format: double
+             * @description The first coat goes on later by so many hours; null where none does.
+             */
+            coatLaterH: null | number;
+            /**
+             * Format: int32
+             * @description The last pour comes so many days later.
+             */
+            longerDays: number;
+            /** @description What it would be warned of and is not now, the gravest first. */
+            warns: components["schemas"]["Notice"][];
         };
         /** @description A source and the range in which what we take from it holds. */
         Citation: {
@@ -1096,6 +1172,16 @@ export interface components {
              * @description After the last coat until it is used, hours.
              */
             cureH: number;
+            /**
+             * Format: double
+             * @description Square metres to a litre of what is laid; null takes what is usual.
+             */
+            coversM2PerL?: null | number;
+            /**
+             * Format: double
+             * @description Mixed, it is used up within so many minutes; null where it keeps.
+             */
+            potLifeMin?: null | number;
         };
         CoatReport: {
             /**
@@ -2318,6 +2404,41 @@ export interface components {
          * @enum {unknown}
          */
         Gear: "barrow" | "broom" | "buckets" | "cartridgeGun" | "cloth" | "compactor" | "cutter" | "drill" | "dustMask" | "edger" | "handFloat" | "grinder" | "hammer" | "hose" | "kneeboards" | "knife" | "level" | "liftingStraps" | "mallet" | "mixer" | "pressureWasher" | "pryBar" | "rake" | "roller" | "sandingBlock" | "saw" | "scales" | "scraper" | "shovel" | "sledgeHammer" | "sponge" | "sprayer" | "strikeBoard" | "stringLine" | "tape" | "tieTool" | "tinSnips" | "trestles" | "trowel" | "wedges" | "wireBrush";
+        /** @description Where a thing to hold in the hand comes from. */
+        GearDocument: {
+            gear: components["schemas"]["Gear"];
+            from: components["schemas"]["GearSource"];
+            /**
+             * Format: double
+             * @description For a day where it is hired, for the thing where it is bought.
+             */
+            price?: number;
+        };
+        GearReport: {
+            /** @description What. */
+            gear: components["schemas"]["Gear"];
+            /** @description Tasks that want it. */
+            for: components["schemas"]["WorkTask"][];
+            /** @description Local dates on which it is wanted. */
+            days: string[];
+            /** @description Where it comes from. */
+            from: components["schemas"]["GearSource"];
+            /**
+             * Format: double
+             * @description For a day where it is hired, else for the thing.
+             */
+            price: number;
+            /**
+             * Format: double
+             * @description To this job.
+             */
+            cost: number;
+        };
+        /**
+         * @description Where a thing to hold in the hand comes from.
+         * @enum {unknown}
+         */
+        GearSource: "own" | "borrow" | "hire" | "buy";
         /**
          * @description What it is bought for: one part of the budget.
          * @enum {unknown}
@@ -2327,7 +2448,7 @@ export interface components {
          * @description What kind of thing; the browser has its words.
          * @enum {unknown}
          */
-        GoodKind: "bag" | "cement" | "sand" | "stone" | "ballast" | "additive" | "pigment" | "polymer" | "baseStone" | "pebbles" | "board" | "stake" | "splicePlate" | "formScrew" | "masonryNail" | "sheet" | "bendStrip" | "mouldScrew" | "seamSealant" | "releaseOil" | "bar" | "meshSheet" | "fibre" | "scrim" | "chair" | "tieWire" | "isolationStrip" | "bondBreaker" | "plastic" | "tape" | "burlap" | "curingCompound" | "cureAndSeal" | "sealer" | "gloves" | "goggles" | "dustMask" | "truck";
+        GoodKind: "bag" | "cement" | "sand" | "stone" | "ballast" | "additive" | "pigment" | "polymer" | "baseStone" | "pebbles" | "board" | "stake" | "splicePlate" | "formScrew" | "masonryNail" | "sheet" | "bendStrip" | "mouldScrew" | "seamSealant" | "deckBoard" | "releaseOil" | "bar" | "meshSheet" | "fibre" | "scrim" | "chair" | "tieWire" | "isolationStrip" | "bondBreaker" | "plastic" | "tape" | "burlap" | "curingCompound" | "cureAndSeal" | "sealer" | "coating" | "gloves" | "goggles" | "dustMask" | "truck";
         /**
          * @description What it is counted in.
          * @enum {unknown}
@@ -2480,6 +2601,21 @@ export interface components {
         Inspection: "square" | "level" | "fall" | "baseCompacted" | "steelCover" | "stakesCut" | "topsClear" | "backfilled" | "isolation" | "bondBreaker" | "drain" | "release" | "seamsCured" | "mouldLevel" | "scrimReady" | "rampStop" | "dampBase" | "dampForms" | "surfaceClean" | "waterAndTools" | "holdBackBucket";
         /** Format: date-time */
         Instant: string;
+        InsteadReport: {
+            /** @description What it is. */
+            way: components["schemas"]["Way"];
+            takes: null | components["schemas"]["MixDocument"];
+            /**
+             * Format: double
+             * @description Against the planned one.
+             */
+            moreCost: number;
+            /**
+             * Format: double
+             * @description Work of all hands; null where that is not known.
+             */
+            moreHours: null | number;
+        };
         /** @description One job: what a person said, in their words and units. This is also the file they save. */
         JobDocument: {
             /** @description Always `setfirm-job`. */
@@ -2520,7 +2656,7 @@ export interface components {
             document: components["schemas"]["JobDocument"];
         };
         /** @description Something that was done or seen, as it was told. A closed set of kinds; lines are only added, and a mistake is withdrawn by another line. */
-        JobEvent: components["schemas"]["JobEventDayBegun"] | components["schemas"]["JobEventBatchMixing"] | components["schemas"]["JobEventBatchPlaced"] | components["schemas"]["JobEventStruckOff"] | components["schemas"]["JobEventWaterAdded"] | components["schemas"]["JobEventTemperatureTold"] | components["schemas"]["JobEventSheenGone"] | components["schemas"]["JobEventThumbTest"] | components["schemas"]["JobEventPassBegun"] | components["schemas"]["JobEventPassDone"] | components["schemas"]["JobEventCoverOn"] | components["schemas"]["JobEventCoverOff"] | components["schemas"]["JobEventRain"] | components["schemas"]["JobEventPaused"] | components["schemas"]["JobEventTrouble"] | components["schemas"]["JobEventNoted"] | components["schemas"]["JobEventPhoto"] | components["schemas"]["JobEventUsedUp"] | components["schemas"]["JobEventWetted"] | components["schemas"]["JobEventBoardsOff"] | components["schemas"]["JobEventCoated"] | components["schemas"]["JobEventCastLifted"] | components["schemas"]["JobEventJointMade"] | components["schemas"]["JobEventMisted"] | components["schemas"]["JobEventDayClosed"] | components["schemas"]["JobEventHandsChanged"] | components["schemas"]["JobEventTaskDone"] | components["schemas"]["JobEventWithdrawn"];
+        JobEvent: components["schemas"]["JobEventDayBegun"] | components["schemas"]["JobEventBatchMixing"] | components["schemas"]["JobEventBatchPlaced"] | components["schemas"]["JobEventStruckOff"] | components["schemas"]["JobEventWaterAdded"] | components["schemas"]["JobEventTemperatureTold"] | components["schemas"]["JobEventSheenGone"] | components["schemas"]["JobEventThumbTest"] | components["schemas"]["JobEventPassBegun"] | components["schemas"]["JobEventPassDone"] | components["schemas"]["JobEventCoverOn"] | components["schemas"]["JobEventCoverOff"] | components["schemas"]["JobEventRain"] | components["schemas"]["JobEventPaused"] | components["schemas"]["JobEventTrouble"] | components["schemas"]["JobEventNoted"] | components["schemas"]["JobEventPhoto"] | components["schemas"]["JobEventUsedUp"] | components["schemas"]["JobEventWetted"] | components["schemas"]["JobEventBoardsOff"] | components["schemas"]["JobEventCoated"] | components["schemas"]["JobEventCastLifted"] | components["schemas"]["JobEventJointMade"] | components["schemas"]["JobEventMisted"] | components["schemas"]["JobEventDayClosed"] | components["schemas"]["JobEventHandsChanged"] | components["schemas"]["JobEventTaskDone"] | components["schemas"]["JobEventGoodBought"] | components["schemas"]["JobEventGoodMissing"] | components["schemas"]["JobEventWithdrawn"];
         /** @description Water is in the mixer. */
         JobEventBatchMixing: {
             /** @enum {string} */
@@ -2704,6 +2840,51 @@ export interface components {
              * @description Bags, or containers of cement, that are left over unopened.
              */
             bagsLeft: number;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description So much of a thing is in the car. */
+        JobEventGoodBought: {
+            /** @enum {string} */
+            kind: "goodBought";
+            /** @description Id of the thing. */
+            good: string;
+            /**
+             * Format: double
+             * @description In its unit.
+             */
+            amount: number;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description The shop has none of a thing. */
+        JobEventGoodMissing: {
+            /** @enum {string} */
+            kind: "goodMissing";
+            /** @description Id of the thing. */
+            good: string;
             /**
              * Format: uuid
              * @description Made where it was told: told twice, it is one.
@@ -3183,6 +3364,8 @@ export interface components {
              * @description Warnings and errors that wait.
              */
             decisions: number;
+            /** @description Tasks that are ready and whose day has come. */
+            today: components["schemas"]["TodayDto"][];
             outline: null | components["schemas"]["SketchDto"];
             /** @description Whether it was planned. */
             state: components["schemas"]["LineState"];
@@ -4145,7 +4328,7 @@ export interface components {
             young: boolean;
         };
         /** @description What a finding says, with its facts. A closed family: every room states its own beside the rule, words belong to the browser. */
-        Notice: components["schemas"]["NoticeMixersWithoutHands"] | components["schemas"]["NoticeMixerTooSmall"] | components["schemas"]["NoticeBatchTooHeavy"] | components["schemas"]["NoticeDrillRests"] | components["schemas"]["NoticeWantsMixer"] | components["schemas"]["NoticeHeavyBatch"] | components["schemas"]["NoticeWhereTimeGoes"] | components["schemas"]["NoticeTruckNotOffInTime"] | components["schemas"]["NoticeTruckWaits"] | components["schemas"]["NoticeWantsHelper"] | components["schemas"]["NoticeMoreThanADay"] | components["schemas"]["NoticeCureStoppedEarly"] | components["schemas"]["NoticeCannotBeKeptWet"] | components["schemas"]["NoticeDriesOverNight"] | components["schemas"]["NoticeFrostNight"] | components["schemas"]["NoticeColdCure"] | components["schemas"]["NoticeWettingMissed"] | components["schemas"]["NoticeCoatTooLate"] | components["schemas"]["NoticeFrozenYoung"] | components["schemas"]["NoticeWeakerFromHeat"] | components["schemas"]["NoticeMilestoneOutOfSight"] | components["schemas"]["NoticeOutOfRange"] | components["schemas"]["NoticeMoreLikeIt"] | components["schemas"]["NoticeTooMany"] | components["schemas"]["NoticeAirNeverTrowelled"] | components["schemas"]["NoticeToppingBetween"] | components["schemas"]["NoticeToppingBonded"] | components["schemas"]["NoticeUnknownBoard"] | components["schemas"]["NoticeBoardTooLow"] | components["schemas"]["NoticeDigBelowBoard"] | components["schemas"]["NoticePlyTooStiff"] | components["schemas"]["NoticeBendNeedsKerfs"] | components["schemas"]["NoticeCurveOfManyEdges"] | components["schemas"]["NoticeFallTooFlat"] | components["schemas"]["NoticeFallFlatAtHouse"] | components["schemas"]["NoticeFallToWall"] | components["schemas"]["NoticeBaseThinnerThanAdvised"] | components["schemas"]["NoticeFootingBelowFrost"] | components["schemas"]["NoticeQuantityUnread"] | components["schemas"]["NoticeUnknownTimeZone"] | components["schemas"]["NoticeNothingToPour"] | components["schemas"]["NoticeFileDamaged"] | components["schemas"]["NoticeFileUnitUnknown"] | components["schemas"]["NoticeFileUnitUnsupported"] | components["schemas"]["NoticeFileWithoutOutline"] | components["schemas"]["NoticeFileTooManyPoints"] | components["schemas"]["NoticeWeatherFileMissing"] | components["schemas"]["NoticeNumberMissing"] | components["schemas"]["NoticeLowAboveHigh"] | components["schemas"]["NoticeDayTypedTwice"] | components["schemas"]["NoticeSameId"] | components["schemas"]["NoticeUnknownElement"] | components["schemas"]["NoticeUnknownMix"] | components["schemas"]["NoticeNoSuchPanel"] | components["schemas"]["NoticeNoSuchCasting"] | components["schemas"]["NoticeWhichCasting"] | components["schemas"]["NoticeNoSuchCourse"] | components["schemas"]["NoticePouredTwice"] | components["schemas"]["NoticeEmptyPour"] | components["schemas"]["NoticePoursWaitForEachOther"] | components["schemas"]["NoticeTwoMixesInOnePour"] | components["schemas"]["NoticeMouldStillFull"] | components["schemas"]["NoticePouredBeforeItsBase"] | components["schemas"]["NoticeBulkheadStillStands"] | components["schemas"]["NoticeNotAWorkingDay"] | components["schemas"]["NoticeJointOutside"] | components["schemas"]["NoticeTooManyPanels"] | components["schemas"]["NoticePanelTooLong"] | components["schemas"]["NoticePanelTooSlender"] | components["schemas"]["NoticeCornerWithoutJoint"] | components["schemas"]["NoticeJointDeeperThanGroover"] | components["schemas"]["NoticeRepeatJoints"] | components["schemas"]["NoticeNoWayOut"] | components["schemas"]["NoticeBeyondReach"] | components["schemas"]["NoticeUnknownBag"] | components["schemas"]["NoticeMixWithoutCement"] | components["schemas"]["NoticeWaterOverBagLimit"] | components["schemas"]["NoticeWaterUnderBagLimit"] | components["schemas"]["NoticeWaterCementOutsideTable"] | components["schemas"]["NoticeThicknessOutsideMix"] | components["schemas"]["NoticeStoneTooLarge"] | components["schemas"]["NoticeExposureWaterCement"] | components["schemas"]["NoticeWetForOutdoors"] | components["schemas"]["NoticeExposureStrength"] | components["schemas"]["NoticeExposureAir"] | components["schemas"]["NoticeRapidTakesItsOwn"] | components["schemas"]["NoticeTooMuchRetarder"] | components["schemas"]["NoticeTooMuchPigment"] | components["schemas"]["NoticeAirNotForBags"] | components["schemas"]["NoticeRetardedAndAccelerated"] | components["schemas"]["NoticePigmentByLabel"] | components["schemas"]["NoticePlasticisedSegregates"] | components["schemas"]["NoticeCoarselyMeasured"] | components["schemas"]["NoticeNoWaterBeyondTheTicket"] | components["schemas"]["NoticeComesUntilBeforeFrom"] | components["schemas"]["NoticeAntifreezeIsNoCover"] | components["schemas"]["NoticeColdJoint"] | components["schemas"]["NoticeWeatherEndsEarly"] | components["schemas"]["NoticeRainBeforeSet"] | components["schemas"]["NoticeDryingFast"] | components["schemas"]["NoticeDriesBeforeItBleeds"] | components["schemas"]["NoticeColdWeather"] | components["schemas"]["NoticeMixTooCold"] | components["schemas"]["NoticeMixTooHot"] | components["schemas"]["NoticeMixOutOfReach"] | components["schemas"]["NoticeWaterScalds"] | components["schemas"]["NoticeMixingStops"] | components["schemas"]["NoticeZonesCollide"] | components["schemas"]["NoticeTruckDoesNotCome"] | components["schemas"]["NoticeOutsideWorkingHours"] | components["schemas"]["NoticeAfterDark"] | components["schemas"]["NoticeRapidSetsAsPlaced"] | components["schemas"]["NoticeTooFewEdges"] | components["schemas"]["NoticeTooManyCorners"] | components["schemas"]["NoticeTurnsDoNotClose"] | components["schemas"]["NoticeOutlineGap"] | components["schemas"]["NoticeOutlineNotSolvable"] | components["schemas"]["NoticeEdgeBackwards"] | components["schemas"]["NoticeOutlineCrosses"] | components["schemas"]["NoticeOpeningOutside"] | components["schemas"]["NoticeOpeningsOverlap"] | components["schemas"]["NoticeTapesTooShort"] | components["schemas"]["NoticeTapesTooFarApart"] | components["schemas"]["NoticeCheckTapeMisfit"] | components["schemas"]["NoticePresetCannotBe"] | components["schemas"]["NoticeBendTooTight"] | components["schemas"]["NoticeTooNarrow"] | components["schemas"]["NoticeCurbWantsTwo"] | components["schemas"]["NoticeCurbLeansAway"] | components["schemas"]["NoticeEaseTooLarge"] | components["schemas"]["NoticeRebateTooDeep"] | components["schemas"]["NoticeRebateOverEdge"] | components["schemas"]["NoticeInsertTooLarge"] | components["schemas"]["NoticeInsertNearlyThrough"] | components["schemas"]["NoticeInsertRusts"] | components["schemas"]["NoticeOverhangWantsBrackets"] | components["schemas"]["NoticeTubeStandsInPlace"] | components["schemas"]["NoticeFieldTooThin"] | components["schemas"]["NoticeTwoPours"] | components["schemas"]["NoticeNoProbes"] | components["schemas"]["NoticeChlorideRustsSteel"] | components["schemas"]["NoticeUnknownBar"] | components["schemas"]["NoticeSpansBetweenSupports"] | components["schemas"]["NoticeSteelDoesNotFit"] | components["schemas"]["NoticeShedHoldsNothing"] | components["schemas"]["NoticeBagsGrowOld"] | components["schemas"]["NoticeTooHeavyForCar"] | components["schemas"]["NoticeHeavyPiece"] | components["schemas"]["NoticeSolventInTheAir"] | components["schemas"]["NoticeHeatOnPeople"] | components["schemas"]["NoticeSilicaWhenGround"] | components["schemas"]["NoticeCausticCement"] | components["schemas"]["NoticeDustWhenTipping"] | components["schemas"]["NoticeHeavyLift"] | components["schemas"]["NoticeMixerGuard"] | components["schemas"]["NoticeMarkServices"] | components["schemas"]["NoticeWashOut"] | components["schemas"]["NoticeStructuralWork"] | components["schemas"]["NoticeWeatherFileDamaged"] | components["schemas"]["NoticeWeatherColumnMissing"] | components["schemas"]["NoticeWeatherUnitUnknown"] | components["schemas"]["NoticeWeatherGap"] | components["schemas"]["NoticeWeatherValueMissing"] | components["schemas"]["NoticeWeatherHourSkipped"] | components["schemas"]["NoticeWeatherHourTwice"] | components["schemas"]["NoticeWeatherTooLong"] | components["schemas"]["NoticeWeatherWithout"] | components["schemas"]["NoticeWeatherTypicalYear"] | components["schemas"]["NoticeWeatherLeapDay"];
+        Notice: components["schemas"]["NoticeMixersWithoutHands"] | components["schemas"]["NoticeMixerTooSmall"] | components["schemas"]["NoticeBatchTooHeavy"] | components["schemas"]["NoticeDrillRests"] | components["schemas"]["NoticeWantsMixer"] | components["schemas"]["NoticeHeavyBatch"] | components["schemas"]["NoticeWhereTimeGoes"] | components["schemas"]["NoticeTruckNotOffInTime"] | components["schemas"]["NoticeTruckWaits"] | components["schemas"]["NoticeWantsHelper"] | components["schemas"]["NoticeMoreThanADay"] | components["schemas"]["NoticeCureStoppedEarly"] | components["schemas"]["NoticeCannotBeKeptWet"] | components["schemas"]["NoticeDriesOverNight"] | components["schemas"]["NoticeFrostNight"] | components["schemas"]["NoticeColdCure"] | components["schemas"]["NoticeWettingMissed"] | components["schemas"]["NoticeCoatTooLate"] | components["schemas"]["NoticeFrozenYoung"] | components["schemas"]["NoticeWeakerFromHeat"] | components["schemas"]["NoticeMilestoneOutOfSight"] | components["schemas"]["NoticeOutOfRange"] | components["schemas"]["NoticeMoreLikeIt"] | components["schemas"]["NoticeTooMany"] | components["schemas"]["NoticeAirNeverTrowelled"] | components["schemas"]["NoticeToppingBetween"] | components["schemas"]["NoticeToppingBonded"] | components["schemas"]["NoticeUnknownBoard"] | components["schemas"]["NoticeBoardTooLow"] | components["schemas"]["NoticeDigBelowBoard"] | components["schemas"]["NoticePlyTooStiff"] | components["schemas"]["NoticeBendNeedsKerfs"] | components["schemas"]["NoticeCurveOfManyEdges"] | components["schemas"]["NoticeFallTooFlat"] | components["schemas"]["NoticeFallFlatAtHouse"] | components["schemas"]["NoticeFallToWall"] | components["schemas"]["NoticeBaseThinnerThanAdvised"] | components["schemas"]["NoticeFootingBelowFrost"] | components["schemas"]["NoticeQuantityUnread"] | components["schemas"]["NoticeUnknownTimeZone"] | components["schemas"]["NoticeNothingToPour"] | components["schemas"]["NoticeFileDamaged"] | components["schemas"]["NoticeFileUnitUnknown"] | components["schemas"]["NoticeFileUnitUnsupported"] | components["schemas"]["NoticeFileWithoutOutline"] | components["schemas"]["NoticeFileTooManyPoints"] | components["schemas"]["NoticeWeatherFileMissing"] | components["schemas"]["NoticeNumberMissing"] | components["schemas"]["NoticeLowAboveHigh"] | components["schemas"]["NoticeDayTypedTwice"] | components["schemas"]["NoticeSameId"] | components["schemas"]["NoticeUnknownElement"] | components["schemas"]["NoticeUnknownMix"] | components["schemas"]["NoticeNoSuchPanel"] | components["schemas"]["NoticeNoSuchCasting"] | components["schemas"]["NoticeWhichCasting"] | components["schemas"]["NoticeNoSuchCourse"] | components["schemas"]["NoticePouredTwice"] | components["schemas"]["NoticeEmptyPour"] | components["schemas"]["NoticePoursWaitForEachOther"] | components["schemas"]["NoticeTwoMixesInOnePour"] | components["schemas"]["NoticeMouldStillFull"] | components["schemas"]["NoticePouredBeforeItsBase"] | components["schemas"]["NoticeBulkheadStillStands"] | components["schemas"]["NoticeNotAWorkingDay"] | components["schemas"]["NoticeJointOutside"] | components["schemas"]["NoticeTooManyPanels"] | components["schemas"]["NoticePanelTooLong"] | components["schemas"]["NoticePanelTooSlender"] | components["schemas"]["NoticeCornerWithoutJoint"] | components["schemas"]["NoticeJointDeeperThanGroover"] | components["schemas"]["NoticeRepeatJoints"] | components["schemas"]["NoticeNoWayOut"] | components["schemas"]["NoticeBeyondReach"] | components["schemas"]["NoticeUnknownBag"] | components["schemas"]["NoticeMixWithoutCement"] | components["schemas"]["NoticeWaterOverBagLimit"] | components["schemas"]["NoticeWaterUnderBagLimit"] | components["schemas"]["NoticeWaterCementOutsideTable"] | components["schemas"]["NoticeThicknessOutsideMix"] | components["schemas"]["NoticeStoneTooLarge"] | components["schemas"]["NoticeExposureWaterCement"] | components["schemas"]["NoticeWetForOutdoors"] | components["schemas"]["NoticeExposureStrength"] | components["schemas"]["NoticeExposureAir"] | components["schemas"]["NoticeRapidTakesItsOwn"] | components["schemas"]["NoticeTooMuchRetarder"] | components["schemas"]["NoticeTooMuchPigment"] | components["schemas"]["NoticeAirNotForBags"] | components["schemas"]["NoticeRetardedAndAccelerated"] | components["schemas"]["NoticePigmentByLabel"] | components["schemas"]["NoticePlasticisedSegregates"] | components["schemas"]["NoticeCoarselyMeasured"] | components["schemas"]["NoticeNoWaterBeyondTheTicket"] | components["schemas"]["NoticeComesUntilBeforeFrom"] | components["schemas"]["NoticeAntifreezeIsNoCover"] | components["schemas"]["NoticeColdJoint"] | components["schemas"]["NoticeWeatherEndsEarly"] | components["schemas"]["NoticeRainBeforeSet"] | components["schemas"]["NoticeDryingFast"] | components["schemas"]["NoticeDriesBeforeItBleeds"] | components["schemas"]["NoticeColdWeather"] | components["schemas"]["NoticeMixTooCold"] | components["schemas"]["NoticeMixTooHot"] | components["schemas"]["NoticeMixOutOfReach"] | components["schemas"]["NoticeWaterScalds"] | components["schemas"]["NoticeMixingStops"] | components["schemas"]["NoticeZonesCollide"] | components["schemas"]["NoticeTruckDoesNotCome"] | components["schemas"]["NoticeOutsideWorkingHours"] | components["schemas"]["NoticeAfterDark"] | components["schemas"]["NoticeRapidSetsAsPlaced"] | components["schemas"]["NoticeTooFewEdges"] | components["schemas"]["NoticeTooManyCorners"] | components["schemas"]["NoticeTurnsDoNotClose"] | components["schemas"]["NoticeOutlineGap"] | components["schemas"]["NoticeOutlineNotSolvable"] | components["schemas"]["NoticeEdgeBackwards"] | components["schemas"]["NoticeOutlineCrosses"] | components["schemas"]["NoticeOpeningOutside"] | components["schemas"]["NoticeOpeningsOverlap"] | components["schemas"]["NoticeTapesTooShort"] | components["schemas"]["NoticeTapesTooFarApart"] | components["schemas"]["NoticeCheckTapeMisfit"] | components["schemas"]["NoticePresetCannotBe"] | components["schemas"]["NoticeBendTooTight"] | components["schemas"]["NoticeTooNarrow"] | components["schemas"]["NoticeCurbWantsTwo"] | components["schemas"]["NoticeCurbLeansAway"] | components["schemas"]["NoticeEaseTooLarge"] | components["schemas"]["NoticeRebateTooDeep"] | components["schemas"]["NoticeRebateOverEdge"] | components["schemas"]["NoticeInsertTooLarge"] | components["schemas"]["NoticeInsertNearlyThrough"] | components["schemas"]["NoticeInsertRusts"] | components["schemas"]["NoticeOverhangWantsBrackets"] | components["schemas"]["NoticeTubeStandsInPlace"] | components["schemas"]["NoticeFieldTooThin"] | components["schemas"]["NoticeTwoPours"] | components["schemas"]["NoticeNoProbes"] | components["schemas"]["NoticeChlorideRustsSteel"] | components["schemas"]["NoticeUnknownBar"] | components["schemas"]["NoticeSpansBetweenSupports"] | components["schemas"]["NoticeSteelDoesNotFit"] | components["schemas"]["NoticeShedHoldsNothing"] | components["schemas"]["NoticeBagsGrowOld"] | components["schemas"]["NoticeTooHeavyForCar"] | components["schemas"]["NoticeHeavyPiece"] | components["schemas"]["NoticeSolventInTheAir"] | components["schemas"]["NoticeHeatOnPeople"] | components["schemas"]["NoticeSilicaWhenGround"] | components["schemas"]["NoticeCausticCement"] | components["schemas"]["NoticeDustWhenTipping"] | components["schemas"]["NoticeHeavyLift"] | components["schemas"]["NoticeMixerGuard"] | components["schemas"]["NoticeMarkServices"] | components["schemas"]["NoticeWashOut"] | components["schemas"]["NoticeStructuralWork"] | components["schemas"]["NoticeDeepDig"] | components["schemas"]["NoticeFormPush"] | components["schemas"]["NoticeBarEnds"] | components["schemas"]["NoticeRestsOn"] | components["schemas"]["NoticeWeatherFileDamaged"] | components["schemas"]["NoticeWeatherColumnMissing"] | components["schemas"]["NoticeWeatherUnitUnknown"] | components["schemas"]["NoticeWeatherGap"] | components["schemas"]["NoticeWeatherValueMissing"] | components["schemas"]["NoticeWeatherHourSkipped"] | components["schemas"]["NoticeWeatherHourTwice"] | components["schemas"]["NoticeWeatherTooLong"] | components["schemas"]["NoticeWeatherWithout"] | components["schemas"]["NoticeWeatherTypicalYear"] | components["schemas"]["NoticeWeatherLeapDay"];
         NoticeAfterDark: {
             /** @enum {string} */
             code: "afterDark";
@@ -4178,6 +4361,11 @@ export interface components {
             from: components["schemas"]["LocalDate"];
             /** Format: int32 */
             keepDays: number;
+        };
+        /** @description Cap them. */
+        NoticeBarEnds: {
+            /** @enum {string} */
+            code: "barEnds";
         };
         NoticeBaseThinnerThanAdvised: {
             /** @enum {string} */
@@ -4357,6 +4545,15 @@ export interface components {
             /** @enum {string} */
             code: "dayTypedTwice";
         };
+        /** @description Slope or shore the sides. */
+        NoticeDeepDig: {
+            /** @enum {string} */
+            code: "deepDig";
+            /** Format: double */
+            depthMm: number;
+            /** Format: double */
+            limitMm: number;
+        };
         NoticeDigBelowBoard: {
             /** @enum {string} */
             code: "digBelowBoard";
@@ -4513,6 +4710,13 @@ export interface components {
             code: "footingBelowFrost";
             /** Format: double */
             deepMm: number;
+        };
+        /** @description Fresh concrete pushes its form outward. */
+        NoticeFormPush: {
+            /** @enum {string} */
+            code: "formPush";
+            /** Format: double */
+            pushKgPerM: number;
         };
         /** @description A night brings it near frost while it is young. */
         NoticeFrostNight: {
@@ -4964,6 +5168,15 @@ export interface components {
         NoticeRepeatJoints: {
             /** @enum {string} */
             code: "repeatJoints";
+        };
+        /** @description What carries it has to bear this. */
+        NoticeRestsOn: {
+            /** @enum {string} */
+            code: "restsOn";
+            /** Format: double */
+            massKg: number;
+            /** Format: double */
+            kgPerM2: number;
         };
         NoticeRetardedAndAccelerated: {
             /** @enum {string} */
@@ -6235,6 +6448,39 @@ export interface components {
          * @enum {unknown}
          */
         PourSplit: "asNeeded" | "everyOther";
+        /**
+         * @description Where people who do this well differ.
+         * @enum {unknown}
+         */
+        Practice: "keepWetDays" | "keepWetBy" | "steel" | "base" | "waterToBag" | "mouldDays" | "sealAfterDays";
+        /** @description One way of a practice. */
+        PracticeChoice: {
+            /** @description A number in the practice's unit (days, mm, L), or a name of its enum; empty takes the advice. */
+            value: string;
+            /** @description That make the choice. */
+            edits: components["schemas"]["Edit"][];
+            /** @description The job has it so. */
+            taken: boolean;
+            effect: null | components["schemas"]["ChoiceEffect"];
+        };
+        PracticeReport: {
+            /** @description What about. */
+            practice: components["schemas"]["Practice"];
+            /** @description It belongs to. */
+            task: components["schemas"]["WorkTask"];
+            /**
+             * Format: int32
+             * @description Index of the element; null for the whole job.
+             */
+            element: null | number;
+            /** @description Each with what comes of it. */
+            choices: components["schemas"]["PracticeChoice"][];
+        };
+        /** @description Where people who do this well differ, and what comes of each way in this job. */
+        PracticesReport: {
+            /** @description Each with its ways. */
+            practices: components["schemas"]["PracticeReport"][];
+        };
         /** @description A device that has a job's board open. */
         Present: {
             /** @description As it calls itself. */
@@ -6534,6 +6780,61 @@ export interface components {
          * @enum {unknown}
          */
         Shelter: "open" | "roof" | "indoors";
+        ShopLineReport: {
+            /** @description As planned. */
+            line: components["schemas"]["BuyLineReport"];
+            /** @description Where it stands. */
+            state: components["schemas"]["ShopState"];
+            /**
+             * Format: double
+             * @description So much is in the car, in its unit.
+             */
+            inCar: number;
+            /** @description What makes up the rest. */
+            left: components["schemas"]["PackReport"][];
+            /**
+             * Format: double
+             * @description Of it, in its unit.
+             */
+            leftAmount: number;
+            toldAt: null | components["schemas"]["Instant"];
+            /** @description By whom. */
+            toldBy: string;
+            /** @description Where it is not to be had: what else. */
+            instead: components["schemas"]["InsteadReport"][];
+        };
+        /** @description The list to hold in a shop. Money is in the job's currency. */
+        ShopReport: {
+            /** @description Everything, the concrete first. */
+            lines: components["schemas"]["ShopLineReport"][];
+            /**
+             * Format: int32
+             * @description Of them still to be bought, or not to be had.
+             */
+            open: number;
+            /**
+             * Format: double
+             * @description In the car.
+             */
+            spentCost: number;
+            /**
+             * Format: double
+             * @description Still to be bought.
+             */
+            leftCost: number;
+            /** @description Things to hold in the hand. */
+            gear: components["schemas"]["GearReport"][];
+            /**
+             * Format: double
+             * @description Of them, hired or bought.
+             */
+            gearCost: number;
+        };
+        /**
+         * @description Where a thing to buy stands.
+         * @enum {unknown}
+         */
+        ShopState: "open" | "bought" | "notToBeHad";
         /** @description One side as taped. */
         SideDocument: {
             /** @description A length straight from end to end, or empty to have it worked out; at most two may be empty. */
@@ -6935,7 +7236,7 @@ export interface components {
          * @description A number of this job that belongs to a task; its unit ends its name, what has none is counted.
          * @enum {unknown}
          */
-        TaskFigure: "stringAboveMm" | "lowestCornerMm" | "digDepthMm" | "digL" | "baseMm" | "baseLifts" | "baseKg" | "boardsM" | "ties" | "capMm" | "diagonalM" | "stakes" | "screws" | "isolationM" | "sheets" | "moulds" | "seamM" | "cartridges" | "barsM" | "meshSheets" | "chairs" | "scrimM2" | "inspections" | "batches" | "bags" | "volumeL" | "mixingMin" | "holdBackL" | "pieces" | "pieceKg" | "wetDays" | "rewetMin" | "coats" | "backfillL";
+        TaskFigure: "stringAboveMm" | "lowestCornerMm" | "digDepthMm" | "digL" | "baseMm" | "baseLifts" | "baseKg" | "boardsM" | "ties" | "capMm" | "diagonalM" | "stakes" | "screws" | "isolationM" | "sheets" | "moulds" | "seamM" | "cartridges" | "barsM" | "meshSheets" | "chairs" | "scrimM2" | "inspections" | "batches" | "bags" | "volumeL" | "mixingMin" | "holdBackL" | "pieces" | "pieceKg" | "wetDays" | "rewetMin" | "coats" | "backfillL" | "areaM2" | "passesMin" | "grindMin" | "coatM2" | "liftPeople" | "topKg";
         /** @description A number of a task. */
         TaskNumber: {
             /** @description Which. */
@@ -6945,6 +7246,74 @@ export interface components {
              * @description In its unit.
              */
             value: number;
+        };
+        TaskOfDay: {
+            /** @description What the diary names it by. */
+            key: string;
+            /** @description Which. */
+            task: components["schemas"]["WorkTask"];
+            /**
+             * Format: int32
+             * @description Index of the element; null where it is done once for the job.
+             */
+            element: null | number;
+        };
+        /** @description A part of a task that is done in turns. A closed set of kinds. */
+        TaskPart: components["schemas"]["TaskPartGrit"] | components["schemas"]["TaskPartCoatOn"];
+        /** @description One coat of a product. */
+        TaskPartCoatOn: {
+            /** @enum {string} */
+            kind: "coatOn";
+            /** @description As the user calls it, or its id in the catalogue. */
+            product: string;
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            number: number;
+            /** @description The hour it is laid into. */
+            at: components["schemas"]["Instant"];
+            closes?: null | components["schemas"]["Instant"];
+            /** @description It falls after that: scuff first. */
+            scuff: boolean;
+            /**
+             * Format: double
+             * @description Of the product.
+             */
+            productL: number;
+            /**
+             * Format: double
+             * @description Stirred into it.
+             */
+            waterL: number;
+            /**
+             * Format: int32
+             * @description Mixed in so many lots, each used up within its pot life; 1 where it has none.
+             */
+            lots: number;
+            /**
+             * Format: double
+             * @description A lot is used up within; null where it keeps.
+             */
+            potLifeMin?: null | number;
+            /**
+             * Format: double
+             * @description Kept wet so long after, hours; 0 where it dries.
+             */
+            keepWetH: number;
+        };
+        /** @description One grit over the whole face, or along all edges. */
+        TaskPartGrit: {
+            /** @enum {string} */
+            kind: "grit";
+            /**
+             * Format: int32
+             * @description Of the disc or pad.
+             */
+            number: number;
+            edges: boolean;
+            /** Format: double */
+            minutes: number;
         };
         /**
          * @description When in a job a task is done.
@@ -6971,9 +7340,22 @@ export interface components {
             people: number;
             /** @description To have at hand. */
             gear: components["schemas"]["Gear"][];
+            /** @description Ids of what it uses up, of the things to buy. */
+            goods: string[];
             meets: null | components["schemas"]["CommonMistake"];
             /** @description This job's own numbers. */
             figures: components["schemas"]["TaskNumber"][];
+            /**
+             * Format: double
+             * @description For those people; null where it is no work of its own.
+             */
+            minutes: null | number;
+            /** @description What of it is done in turns. */
+            parts: components["schemas"]["TaskPart"][];
+            /** @description The gravest first. */
+            cautions: components["schemas"]["Notice"][];
+            /** @description Local date on which it is begun; null while the day of the pour is not known. */
+            on: null | string;
             from: null | components["schemas"]["Instant"];
             by: null | components["schemas"]["Instant"];
             /** @description Where it stands. */
@@ -6995,6 +7377,13 @@ export interface components {
         TasksReport: {
             /** @description Id of the pour; null while there is none. */
             pour: null | string;
+            /**
+             * Format: double
+             * @description Work before the pour, by the people that its tasks ask for.
+             */
+            beforeMinutes: number;
+            /** @description Local date on which hands begin with it; null while the day of the pour is not known. */
+            beginOn: null | string;
             /** @description In the order in which they are done. */
             tasks: components["schemas"]["TaskReport"][];
         };
@@ -7019,6 +7408,18 @@ export interface components {
          * @enum {unknown}
          */
         ThumbMark: "deeper" | "sixMm" | "threeMm" | "none" | "noLightPrint";
+        /** @description A task whose day has come. */
+        TodayDto: {
+            /** @description Which. */
+            task: components["schemas"]["WorkTask"];
+            /** @description Name of the element; empty where it is done once for the job. */
+            element: string;
+            /**
+             * Format: double
+             * @description It takes; null where it is no work of its own.
+             */
+            minutes: null | number;
+        };
         /**
          * @description Whose temperature was told.
          * @enum {unknown}
@@ -7446,6 +7847,8 @@ export interface components {
             goodsMoney: number;
             /** Format: double */
             extrasMoney: number;
+            /** Format: double */
+            gearMoney: number;
             /** Format: double */
             homeMoney: number;
         };
@@ -8056,6 +8459,18 @@ export interface components {
             /** @description And since. */
             after: components["schemas"]["Window"];
         };
+        /** @description A day of work besides the pour: tasks that are open, and stand in no other line of the calendar. */
+        WorkDayReport: {
+            /** @description Work begins. */
+            at: components["schemas"]["Instant"];
+            /**
+             * Format: double
+             * @description All of them, one after the other.
+             */
+            minutes: number;
+            /** @description In the order in which they are done. */
+            tasks: components["schemas"]["TaskOfDay"][];
+        };
         /**
          * @description Days on which somebody pours.
          * @enum {unknown}
@@ -8569,6 +8984,144 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TasksReport"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    Shop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShopReport"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    Practices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticesReport"];
                 };
             };
             /** @description Bad Request */

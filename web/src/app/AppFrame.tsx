@@ -37,7 +37,7 @@ export function AppFrame({ page, title, tools, rail, children }: AppFrameProps) 
       <a href="#work" className={classes.skip} data-off-paper>
         {app.skip}
       </a>
-      <header className={classes.head}>
+      <header className={classes.head} data-frame>
         <Link to="/" className={classes.mark} aria-label={app.home}>
           <svg width="26" height="26" viewBox="0 0 32 32" aria-hidden>
             <path d="M5 22 L27 22 L27 26 L5 26 Z" fill="#c08f4c" />

@@ -7,7 +7,7 @@ import { api, type Job, type JobDocument, type PlanReport, type Remedy, type Ste
 import { AppFrame } from './AppFrame';
 import { formatsFor } from '../format/format';
 import { fileName, saveFile } from '../common/saveFile';
-import { app, save as saveWords, steps, stepStates, tasks } from '../words';
+import { app, paper, save as saveWords, shop, steps, stepStates, tasks } from '../words';
 import { DiaryContext, DocumentContext, EditingContext, PlannedContext } from '../job/JobContext';
 import classes from './JobPage.module.css';
 import { setAt, told } from '../job/pointer';
@@ -19,7 +19,15 @@ import { tryAgain } from '../job/sending';
 import { usePlan, usePlanAhead } from '../job/usePlan';
 
 /** The board stands by itself: it is made for a phone in the hand. */
-type Planned = Exclude<StepName, 'pour'> | 'tasks';
+type Planned = Exclude<StepName, 'pour'> | Thread;
+
+/** No steps of their own: threads through all of them. */
+type Thread = 'tasks' | 'shop' | 'paper';
+
+const threads: Record<Thread, { title: string; link: string }> = { tasks, shop, paper };
+
+const titleOf = (step: Planned): string =>
+  step in threads ? threads[step as Thread].title : steps[step as StepName];
 
 const views: Record<Planned, React.LazyExoticComponent<() => React.ReactNode>> = {
   shape: lazy(() => import('../steps/shape/ShapeStep').then((m) => ({ default: m.ShapeStep }))),
@@ -29,8 +37,9 @@ const views: Record<Planned, React.LazyExoticComponent<() => React.ReactNode>> =
   buy: lazy(() => import('../steps/buy/BuyStep').then((m) => ({ default: m.BuyStep }))),
   day: lazy(() => import('../steps/day/DayStep').then((m) => ({ default: m.DayStep }))),
   cure: lazy(() => import('../steps/cure/CureStep').then((m) => ({ default: m.CureStep }))),
-  // No step of its own: a thread through all of them.
   tasks: lazy(() => import('../steps/tasks/TasksStep').then((m) => ({ default: m.TasksStep }))),
+  shop: lazy(() => import('../steps/shop/ShopStep').then((m) => ({ default: m.ShopStep }))),
+  paper: lazy(() => import('../steps/paper/PaperStep').then((m) => ({ default: m.PaperStep }))),
 };
 
 const VersionSheet = lazy(() => import('./VersionSheet').then((m) => ({ default: m.VersionSheet })));
@@ -78,9 +87,11 @@ function Rail({ id, report }: { id: string; report: PlanReport | undefined }) {
           );
         })}
       </ol>
-      <NavLink to={`/jobs/${id}/tasks`} className={classes.thread ?? ''}>
-        {tasks.link}
-      </NavLink>
+      {(Object.keys(threads) as Thread[]).map((t) => (
+        <NavLink key={t} to={`/jobs/${id}/${t}`} className={classes.thread ?? ''}>
+          {threads[t].link}
+        </NavLink>
+      ))}
     </nav>
   );
 }
@@ -198,7 +209,7 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: Planned }) {
 
   return (
     <AppFrame
-      page={`${document.name}: ${step === 'tasks' ? tasks.title : steps[step]}`}
+      page={`${document.name}: ${titleOf(step)}`}
       title={
         <input
           className={classes.name}

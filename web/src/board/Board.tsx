@@ -23,6 +23,9 @@ import { useAlertSettings, useAlerts, useAwake } from './useAlerts';
 // What is coming has words of its own, a third of all: they are fetched when something is.
 const Ahead = lazy(() => import('./Ahead').then((m) => ({ default: m.Ahead })));
 
+// Before the first water only.
+const Staging = lazy(() => import('./Staging').then((m) => ({ default: m.Staging })));
+
 type View = keyof typeof words.views;
 
 /** One pour, today: what is next, where, until when; and what is told of it. Nothing moves under the thumb. */
@@ -99,6 +102,11 @@ export function Board({ clock = null }: { clock?: ReactNode }) {
             ))}
           </nav>
           <section className={classes.part} data-view="now" data-shown={view === 'now'}>
+            {!board.begun && session.job !== null && (
+              <Suspense fallback={null}>
+                <Staging />
+              </Suspense>
+            )}
             <Review />
             <Change />
             {board.ahead.length > 0 && (

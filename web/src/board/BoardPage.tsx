@@ -6,6 +6,7 @@ import { api, type Job, type JobEvent, type Pour } from '../api/client';
 import { pourState } from '../common/pourText';
 import { formatsFor } from '../format/format';
 import { sendPictures } from '../job/pictures';
+import { useDevice } from '../job/useDevice';
 import { useDiary, type Telling } from '../job/useDiary';
 import { useLeft } from '../job/useLeft';
 import { app } from '../words';
@@ -19,9 +20,6 @@ import { timeBy, useLive, type Clock } from './useLive';
 const TICK_MS = 1_000;
 const MINUTE_MS = 60_000;
 const RETRY_MS = 2_000;
-
-/** A name that this device keeps: by it the others know who told what. */
-const deviceName = (): string => `phone ${Math.random().toString(36).slice(2, 6)}`;
 
 const samePours = (a: Pour[], b: Pour[]): boolean =>
   a.length === b.length && a.every((p, i) => p.id === b[i]?.id && p.startsAt === b[i].startsAt);
@@ -46,14 +44,7 @@ function useTick(clock: Clock): number {
 function Live({ job, left, onChanged }: { job: Job; left: JobEvent[]; onChanged: () => void }) {
   const [search] = useSearchParams();
   const said = search.get('pour');
-  const [device] = useLocalStorage({
-    key: 'setfirm-device',
-    defaultValue: deviceName(),
-    getInitialValueInEffect: false,
-  });
-  useEffect(() => {
-    localStorage.setItem('setfirm-device', JSON.stringify(device));
-  }, [device]);
+  const device = useDevice();
   const [role, chooseRole] = useLocalStorage<Role>({
     key: 'setfirm-role',
     defaultValue: 'all',

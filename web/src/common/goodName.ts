@@ -24,6 +24,8 @@ export function goodName(line: BuyLine, bags: Bag[], own: BuyDocument['bags'], f
       return goods.bar(`${line.of}, ${format.length(line.lengthM)}`);
     case 'sheet':
       return goods.sheet(format.smallM(line.lengthM));
+    case 'coating':
+      return goods.coating(line.of);
     case 'truck':
       return goods.truck(line.of);
     default:

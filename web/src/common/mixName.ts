@@ -3,21 +3,22 @@ import { number, type Formats } from '../format/format';
 import { mix as words } from '../words';
 import { bagName } from './goodName';
 
+/** What a mix is, short. */
+export function mixText(mix: MixDocument, bags: Bag[], own: BuyDocument['bags'], format: Formats): string {
+  return mix.kind === 'bagged'
+    ? bagName(mix.bag, bags, own, format)
+    : mix.kind === 'ready'
+      ? words.truckOf(format.strength(mix.strengthMpa))
+      : [mix.cement, ...(mix.ballast ? [mix.ballast] : [mix.sand, mix.stone])]
+          .map((n) => number(n, 1))
+          .join(' : ');
+}
+
 /** How a mix is told from the others. */
-export function mixName(
+export const mixName = (
   mix: MixDocument,
   index: number,
   bags: Bag[],
   own: BuyDocument['bags'],
   format: Formats,
-): string {
-  const what =
-    mix.kind === 'bagged'
-      ? bagName(mix.bag, bags, own, format)
-      : mix.kind === 'ready'
-        ? words.truckOf(format.strength(mix.strengthMpa))
-        : [mix.cement, ...(mix.ballast ? [mix.ballast] : [mix.sand, mix.stone])]
-            .map((n) => number(n, 1))
-            .join(' : ');
-  return words.numbered(index + 1, what);
-}
+): string => words.numbered(index + 1, mixText(mix, bags, own, format));

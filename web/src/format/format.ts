@@ -109,6 +109,10 @@ export interface Formats {
   /** Water and buckets. */
   litres: (litres: number) => string;
   mass: (kg: number) => string;
+  /** Mass to a running metre or foot, as one speaks of it there. */
+  perRun: (kgPerM: number) => string;
+  /** Mass to a square metre or foot. */
+  perFace: (kgPerM2: number) => string;
   /** What is weighed on kitchen scales. */
   weighed: (kg: number) => string;
   celsius: (c: number) => string;
@@ -153,6 +157,8 @@ const metric = {
   bulk: (l: number) => (l < 100 ? `${number(l, l < 10 ? 1 : 0)} L` : `${fixed(l / 1000, 2)} m³`),
   litres: (l: number) => `${number(l, l < 10 ? 2 : 1)} L`,
   mass: (kg: number) => (kg >= 1000 ? `${number(kg / 1000, 2)} t` : `${number(kg, kg < 10 ? 1 : 0)} kg`),
+  perRun: (kg: number) => `${number(kg)} kg`,
+  perFace: (kg: number) => `${number(kg)} kg to the m²`,
   weighed: (kg: number) => (kg < 1 ? `${number(kg * 1000)} g` : `${number(kg, 2)} kg`),
   celsius: (c: number) => `${number(c)} °C`,
   thermometer: { unit: '°C', show: (c: number) => c, said: (c: number) => c },
@@ -175,6 +181,8 @@ const us: typeof metric = {
   bulk: (l) => (l < 100 ? `${number(l / GALLON_L, 1)} gal` : `${fixed(l / CUBIC_YARD_L, 2)} yd³`),
   litres: (l) => `${number(l / GALLON_L, 2)} gal`,
   mass: (kg) => `${number(kg / POUND_KG, kg < 10 * POUND_KG ? 1 : 0)} lb`,
+  perRun: (kg) => `${number((kg / POUND_KG) * FOOT_M)} lb`,
+  perFace: (kg) => `${number((kg / POUND_KG) * SQUARE_FOOT_M2)} lb to the ft²`,
   weighed: (kg) =>
     kg < POUND_KG ? `${number((kg / POUND_KG) * 16, 1)} oz` : `${number(kg / POUND_KG, 2)} lb`,
   celsius: (c) => `${number(c * 1.8 + 32)} °F`,

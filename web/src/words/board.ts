@@ -7,6 +7,13 @@ export const board = {
   pour: (n: string, holds: string) => `Pour ${n}: ${holds}`,
   back: 'Back to the plan',
   planned: (time: string) => `Planned for ${time}.`,
+  staging: {
+    title: 'Before the first water',
+    ready: 'All of it is made ready.',
+    when: (sign: string) => `Done when ${sign}.`,
+    before: (n: string, some: string) =>
+      n === '1' ? `Not ticked before that: ${some}.` : `${n} not ticked before that: ${some} …`,
+  },
   begin: 'Begin the day',
   beginHint: 'Everything measured out, boards checked, hoses on, gloves and goggles on?',
   now: 'Now',

@@ -1,5 +1,6 @@
 /** Words of what is bought. */
 import type { Enum } from '../api/client';
+import { coatNames } from './days';
 
 /** A thing as a shop would call it; what tells it apart from others of its kind is put in. */
 export const goods: Record<Enum<'GoodKind'>, (which: string) => string> = {
@@ -37,6 +38,8 @@ export const goods: Record<Enum<'GoodKind'>, (which: string) => string> = {
   curingCompound: () => 'Curing compound',
   cureAndSeal: () => 'Cure and seal',
   sealer: () => 'Sealer',
+  coating: (which) => coatNames[which] ?? 'A coat of your own',
+  deckBoard: () => 'Cement board for the deck',
   gloves: () => 'Gloves, cement-proof',
   goggles: () => 'Goggles',
   dustMask: () => 'Dust masks',
@@ -60,7 +63,7 @@ export const goodGroups: Record<Enum<'GoodGroup'>, string> = {
   ground: 'Ground',
   forms: 'Boards and moulds',
   steel: 'Steel and fibre',
-  surface: 'Covers and joints',
+  surface: 'Covers, joints and coats',
   hands: 'For hands and eyes',
 };
 

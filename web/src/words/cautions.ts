@@ -14,6 +14,10 @@ type Caution =
   | 'washOut'
   | 'structuralWork'
   | 'heavyPiece'
+  | 'deepDig'
+  | 'formPush'
+  | 'barEnds'
+  | 'restsOn'
   | 'footingBelowFrost';
 
 export const cautions: { [Code in Caution]: (facts: Says<Notice, Code>, fmt: Formats) => string } = {
@@ -30,6 +34,13 @@ export const cautions: { [Code in Caution]: (facts: Says<Notice, Code>, fmt: For
   silicaWhenGround: () =>
     'Dust of hard concrete harms lungs for good: grind and cut wet or under suction, with a P3 or N100 mask.',
   markServices: () => 'Before you dig, have buried cables and pipes marked.',
+  deepDig: (f, fmt) =>
+    `${fmt.small(f.depthMm)} deep: over ${fmt.small(f.limitMm)} the sides fall in on who stands there. Slope or shore them, and never dig alone.`,
+  formPush: (f, fmt) =>
+    `Fresh concrete pushes every ${fmt.units === 'us' ? 'foot' : 'metre'} of this form outward with ${fmt.perRun(f.pushKgPerM)}: brace it, and do not fill it in one go.`,
+  barEnds: () => 'Ends of bars go through boots and eyes: cap them, or bend them over.',
+  restsOn: (f, fmt) =>
+    `It weighs ${fmt.mass(f.massKg)}, ${fmt.perFace(f.kgPerM2)}: whoever made what it stands on, or a licensed person, has to agree.`,
   washOut: () => 'Wash out where it can settle: never into drains or ponds.',
   structuralWork: () =>
     'Set Firm plans slabs on the ground for the garden. Foundations, retaining walls, hung slabs and anything over 1 m up follow local codes and licensed people.',

@@ -179,6 +179,9 @@ export const coatNames: Record<string, string> = {
   stain: 'Water stain',
 };
 
+/** A product by its usual name, or as the user calls it. */
+export const coatName = (name: string): string => coatNames[name] ?? name;
+
 /** The weather a job takes, and what stands over it. */
 export const skies: Record<Enum<'Sky'>, string> = {
   clear: 'Clear',

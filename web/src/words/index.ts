@@ -10,3 +10,5 @@ export * from './mixing';
 export * from './buying';
 export * from './board';
 export * from './tasks';
+export * from './shop';
+export * from './paper';

@@ -174,6 +174,8 @@ export const eventKinds: Record<EventKind, string> = {
   boardsOff: 'Boards off',
   coated: 'Coat laid',
   castLifted: 'Lifted out of the mould',
+  goodBought: 'Bought',
+  goodMissing: 'Not to be had',
   withdrawn: 'Struck out',
 };
 

@@ -82,6 +82,9 @@ export const yard = {
   openFile: 'Open a job file',
   backup: 'Save a backup',
   empty: 'Nothing planned yet. Start a job: the first figures stand before you have finished typing.',
+  today: 'To do now',
+  todayOf: (task: string, element: string, time: string) =>
+    [element === '' ? task : `${task}: ${element}`, time].filter(Boolean).join(', '),
   wetNow: 'Wet now',
   coming: 'Coming up',
   done: 'Hardening and done',

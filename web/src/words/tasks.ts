@@ -5,6 +5,38 @@ export const tasks = {
   link: 'Order of work',
   sentence: (done: string, all: string, next: string) =>
     `${done} of ${all} done. ${next === '' ? 'Nothing can be done just now.' : `Next: ${next}.`}`,
+  before: (work: string, on: string) => `About ${work} of work before the pour: begin on ${on}.`,
+  views: { list: 'The list', differ: 'Where people differ' },
+  viewsLabel: 'What is shown',
+  differIntro: 'Each works for someone. What it would change here, against the plan as it is:',
+  advised: 'as advised',
+  takenNow: 'so it is',
+  takeIt: 'Take',
+  takeChoice: (what: string, value: string) => `${what}: take ${value}`,
+  noChange: 'changes nothing that is counted',
+  daysOf: (n: string) => (n === '1' ? '1 day' : `${n} days`),
+  noBase: 'none',
+  effect: {
+    money: (v: string, more: boolean) => `${v} ${more ? 'more' : 'less'}`,
+    mpa: (v: string, more: boolean) => `${v} ${more ? 'stronger' : 'weaker'} at 28 days`,
+    wet: (v: string, more: boolean) => `${v} ${more ? 'more' : 'less'} of wetting`,
+    walk: (v: string, later: boolean) => `walked on ${v} ${later ? 'later' : 'sooner'}`,
+    coat: (v: string, later: boolean) => `first coat ${v} ${later ? 'later' : 'sooner'}`,
+    longer: (v: string, later: boolean) => `last pour ${v} ${later ? 'later' : 'sooner'}`,
+  },
+  caution: 'Mind',
+  goods: 'Uses up',
+  turns: 'In turns',
+  grit: (grit: string, edges: boolean, time: string) => `${edges ? 'edges' : 'face'} ${grit}: ${time}`,
+  coatOn: (name: string, n: string, when: string) => `${name}, coat ${n}: ${when}`,
+  coatMix: (product: string, water: string, lots: string) =>
+    `${product}${water === '' ? '' : ` and ${water} of water`}${lots === '' ? '' : `, in ${lots} lots`}`,
+  potLife: (time: string) => `each used up within ${time}`,
+  closes: (when: string) => `before ${when}, else scuff it with 320 grit first`,
+  scuff: 'too late for the last coat: scuff it with 320 grit first',
+  keepWet: (time: string) => `kept wet for ${time}`,
+  takes: (time: string) => `about ${time}`,
+  aboutOn: (date: string) => `on ${date}`,
   blocked: 'Settle the shape first: the order of work follows from it.',
   sign: 'Done when',
   gear: 'At hand',
@@ -220,4 +252,42 @@ export const taskFigures: Record<Enum<'TaskFigure'>, (v: string, one: boolean) =
   rewetMin: (v) => `every ${v}`,
   coats: (v, one) => `${v} ${one ? 'coat' : 'coats'}`,
   backfillL: (v) => v,
+  areaM2: (v) => v,
+  passesMin: (v) => `${v} of passes for one person`,
+  grindMin: (v) => `${v} of grinding`,
+  coatM2: (v) => `${v} with all coats`,
+  liftPeople: (v, one) => (one ? 'one person lifts it' : `${v} people lift it`),
+  topKg: (v) => `${v} on its support`,
+};
+
+/** Where people who do this well differ. */
+export const practices: Record<Enum<'Practice'>, { title: string; why: string }> = {
+  keepWetDays: {
+    title: 'How long it is kept wet',
+    why: 'Some stop after two or three days and some go on for four weeks. Strength and a hard face come with the days; a week is the usual middle.',
+  },
+  keepWetBy: {
+    title: 'How it is kept wet',
+    why: 'By the hose, under cloth or plastic, or sealed in. What dries between two visits counts for little.',
+  },
+  steel: {
+    title: 'What is in it against cracks',
+    why: 'Many small pads lie without any. Mesh and bars hold a crack closed; fibre keeps fine ones from opening early.',
+  },
+  base: {
+    title: 'Stone under it',
+    why: 'On sound, dry ground some pour on the earth. Stone drains, spreads the load and stops frost from lifting it.',
+  },
+  waterToBag: {
+    title: 'Water to a bag',
+    why: 'Stiff is strong and wants tapping; wet flows by itself, bleeds longer and is weaker.',
+  },
+  mouldDays: {
+    title: 'Days in the mould',
+    why: 'One day frees the mould soonest; a week leaves the piece wet and hard to chip.',
+  },
+  sealAfterDays: {
+    title: 'When it is sealed',
+    why: 'Some go by the label, some wait a week, some the full four. Water that is still in it lifts a film.',
+  },
 };

@@ -207,9 +207,9 @@ export const whysMixing = {
   },
   cost: {
     title: 'All of it',
-    formula: 'things + things besides + the cheaper way home',
+    formula: 'things + things besides + gear hired or bought + the cheaper way home',
     result: (v, fmt) => fmt.money(v),
-    inputs: { goodsMoney: 'things', extrasMoney: 'besides', homeMoney: 'way home' },
+    inputs: { goodsMoney: 'things', extrasMoney: 'besides', gearMoney: 'gear', homeMoney: 'way home' },
   },
   load: {
     title: 'To carry home',

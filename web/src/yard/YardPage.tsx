@@ -10,6 +10,7 @@ import { NewJob } from './NewJob';
 import { Practise } from './Practise';
 import { RemovedJobs } from './RemovedJobs';
 import { SmallPlan } from './SmallPlan';
+import { Today } from './Today';
 import { Waits } from './Waits';
 import { Week } from './Week';
 import classes from './YardPage.module.css';
@@ -158,6 +159,7 @@ export function YardPage() {
             </p>
           )}
           <Waits jobs={jobs.data ?? []} />
+          <Today jobs={jobs.data ?? []} />
           {jobs.isPending && <Loader aria-label={app.loading} />}
           {jobs.isError && <p role="alert">{app.noServer}</p>}
           {jobs.data?.length === 0 && <p className={classes.gist}>{words.empty}</p>}

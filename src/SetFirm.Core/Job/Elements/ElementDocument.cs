@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Text.Json.Serialization;
+using SetFirm.Core.Findings;
 using SetFirm.Core.Finishing;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
@@ -77,6 +78,9 @@ public abstract record ElementDocument
 
     /// <summary>From how many moulds, where it is cast again and again.</summary>
     internal virtual MouldsDocument? MouldsSaid => null;
+
+    /// <summary>Where its days in the mould are said.</summary>
+    internal virtual Place StripDaysAt(ElementPlaces at) => at.Self.At(nameof(PieceDocument.Casting)).At(nameof(MouldsDocument.StripDays));
 
     /// <summary>Every list that it holds, by its name in the job file: none may hold a null. A test walks the types and finds one that is missing.</summary>
     internal virtual IEnumerable<(string Name, IEnumerable<object?> Items)> Lists => [];

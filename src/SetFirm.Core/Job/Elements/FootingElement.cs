@@ -103,6 +103,8 @@ public sealed record FootingDocument : ElementDocument
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public bool AsPiece { get; init; }
 
+    internal override Place StripDaysAt(ElementPlaces at) => at.Self.At(nameof(StripDays));
+
     internal override MouldsDocument? MouldsSaid => AsPiece || Moulds < Count ? new MouldsDocument { Pieces = Count, Moulds = Moulds ?? Count, StripDays = StripDays } : null;
 
     internal override ElementTraits Traits => new(OnGround: true, Flat: false, JointLayout.None, Load.Foot, SteelSection.Footing, MixUse.Footing)

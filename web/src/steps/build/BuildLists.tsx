@@ -1,7 +1,8 @@
-import type { BuildReport, CutListReport, ElementBuildReport, ElementReport } from '../../api/client';
+import type { BuildReport, ElementBuildReport, ElementReport } from '../../api/client';
 import { boardName } from '../../common/boardName';
+import { cutRows, heights, partRows } from '../../common/buildRows';
 import { number, type Formats } from '../../format/format';
-import { build as words, joints, mouldParts, strips, verdicts } from '../../words';
+import { build as words, joints, strips, verdicts } from '../../words';
 import { useEditing } from '../../job/JobContext';
 import classes from './BuildStep.module.css';
 
@@ -23,22 +24,6 @@ function Rows({ title, rows, note }: { title: string; rows: [string, string][]; 
       </dl>
     </details>
   );
-}
-
-const cutRows = (list: CutListReport, f: Formats): [string, string][] =>
-  list.boards.map((b, i) => [
-    `${String(i + 1)}: ${f.length(b.lengthM)}`,
-    b.cuts.map((c) => `${f.length(c.lengthM)} (${c.for})`).join(', '),
-  ]);
-
-function heights(element: ElementBuildReport, f: Formats): [string, string][] {
-  return [
-    ...element.corners.map((mm, i): [string, string] => [words.corner(i + 1), f.small(mm)]),
-    ...(element.forms?.stakes ?? []).map((s, i): [string, string] => [
-      `${words.stakeNo(i + 1, element.forms?.nailed ?? false)}, ${words.stakeWhy[s.why]}`,
-      f.small(s.downMm),
-    ]),
-  ];
 }
 
 function extras(build: BuildReport, element: ElementBuildReport, f: Formats): [string, string][] {
@@ -155,10 +140,7 @@ export function BuildLists({
       {mould && (
         <Rows
           title={words.parts}
-          rows={mould.parts.map((p) => [
-            `${mouldParts[p.part]}${p.count > 1 ? ` × ${String(p.count)}` : ''}`,
-            `${f.smallM(p.alongM)} × ${f.smallM(p.acrossM)}`,
-          ])}
+          rows={partRows(mould, f)}
           note={mould.mirrored ? words.mirrored : undefined}
         />
       )}

@@ -5,7 +5,7 @@ import { goodName } from '../../common/goodName';
 import { goodGroups, buy as words } from '../../words';
 import { useDocument, useEditing } from '../../job/JobContext';
 import { NumberCell } from './NumberCell';
-import { amountText, packsText } from './goodText';
+import { amountText, packsText } from '../../common/goodText';
 import { priced, stocked, today } from './rows';
 import table from '../../common/Table.module.css';
 import classes from './ShoppingList.module.css';

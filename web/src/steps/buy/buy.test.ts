@@ -3,7 +3,7 @@ import type { Bag, BuyDocument, BuyLine, BuyReport, JobDocument } from '../../ap
 import { formatsFor } from '../../format/format';
 import { goodName } from '../../common/goodName';
 import { csvOf } from './csv';
-import { amountText, packsText } from './goodText';
+import { amountText, packsText } from '../../common/goodText';
 import { priced, stocked } from './rows';
 
 const metric = formatsFor('metric', 'UTC', '€');

@@ -2,7 +2,7 @@ import type { Bag, BuyReport, JobDocument } from '../../api/client';
 import { fixed, type Formats } from '../../format/format';
 import { goodName } from '../../common/goodName';
 import { goodGroups, buy as words } from '../../words';
-import { amountText, packsText } from './goodText';
+import { amountText, packsText } from '../../common/goodText';
 
 /** Quoted, and never taken for a formula by a spreadsheet. */
 function cell(text: string): string {

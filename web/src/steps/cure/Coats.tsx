@@ -3,7 +3,7 @@ import { api, type CoatDocument, type CureReport } from '../../api/client';
 import type { Formats } from '../../format/format';
 import { RemoveRow } from '../../fields/RemoveRow';
 import { Why } from '../../fields/Why';
-import { coatNames, cure as words } from '../../words';
+import { coatName, cure as words } from '../../words';
 import { useDocument, useEditing } from '../../job/JobContext';
 import { useWrong } from '../../fields/useWrong';
 import classes from './CureStep.module.css';
@@ -49,19 +49,19 @@ export function Coats({ cure, format }: { cure: CureReport | null; format: Forma
       {said.coats.length === 0 && <p className={classes.hint}>{words.coatsNone}</p>}
       {said.coats.map((coat, row) => (
         <fieldset key={row} className={classes.coat}>
-          <legend className="visually-hidden">{coat.name}</legend>
+          <legend className="visually-hidden">{coatName(coat.name)}</legend>
           <Group gap={6} align="flex-start" wrap="nowrap">
             <TextInput
               size="xs"
               style={{ flex: 1 }}
               label={words.coatName}
-              value={coat.name}
+              value={coatName(coat.name)}
               maxLength={80}
               onChange={(e) => {
                 set(`/cure/coats/${row}/name`, e.currentTarget.value);
               }}
             />
-            <RemoveRow label={words.removeCoat(coat.name)} from="/cure/coats" row={row} labelled />
+            <RemoveRow label={words.removeCoat(coatName(coat.name))} from="/cure/coats" row={row} labelled />
           </Group>
           <div className={classes.numbers}>
             {(Object.keys(FIELDS) as NumberField[]).map((field) => (
@@ -81,10 +81,10 @@ export function Coats({ cure, format }: { cure: CureReport | null; format: Forma
               .filter((c) => c.product === row)
               .map((c) => (
                 <li key={c.number} data-late={c.late}>
-                  {words.coat(c.name, c.number)}: <b>{format.dateHour(c.at)}</b>
+                  {words.coat(coatName(c.name), c.number)}: <b>{format.dateHour(c.at)}</b>
                   {c.done && `, ${words.coatDone}`}
                   {c.late && `, ${words.coatScuff}`}
-                  {c.number === 1 && <Why code="coatWindow" of={String(row)} about={coat.name} />}
+                  {c.number === 1 && <Why code="coatWindow" of={String(row)} about={coatName(coat.name)} />}
                 </li>
               ))}
           </ul>
@@ -97,7 +97,7 @@ export function Coats({ cure, format }: { cure: CureReport | null; format: Forma
           value=""
           data={[
             { value: '', label: `${words.addCoat}…` },
-            ...(usual.data ?? []).map((c) => ({ value: c.name, label: coatNames[c.name] ?? c.name })),
+            ...(usual.data ?? []).map((c) => ({ value: c.name, label: coatName(c.name) })),
           ]}
           onChange={(e) => {
             const chosen = (usual.data ?? []).find((c) => c.name === e.currentTarget.value);
@@ -106,7 +106,7 @@ export function Coats({ cure, format }: { cure: CureReport | null; format: Forma
               ...job,
               cure: {
                 ...job.cure,
-                coats: [...job.cure.coats, { ...chosen, name: coatNames[chosen.name] ?? chosen.name }],
+                coats: [...job.cure.coats, chosen],
               },
             }));
           }}

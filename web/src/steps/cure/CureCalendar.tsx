@@ -1,6 +1,6 @@
 import { calendarDay } from '../../format/format';
 import { cure as words } from '../../words';
-import type { Square } from './events';
+import type { Square } from '../../common/cureEvents';
 import classes from './CureStep.module.css';
 
 /** The weeks after, a square a day. */

@@ -19,8 +19,17 @@ import { useDiaryOf, useDocument, useEditing, usePlanned } from '../../job/JobCo
 import { Coats } from './Coats';
 import { CureCalendar } from './CureCalendar';
 import { DiaryPanel } from './DiaryPanel';
-import { daysText, eventsOf, eventsOfAll, passEventsOf, squaresOf, toldOf, type CureEvent } from './events';
-import { useCalendar } from './useCalendar';
+import {
+  daysText,
+  eventsOf,
+  eventsOfAll,
+  passEventsOf,
+  squaresOf,
+  toldOf,
+  workEventsOf,
+  type CureEvent,
+} from '../../common/cureEvents';
+import { useCalendar } from '../../job/useCalendar';
 import classes from './CureStep.module.css';
 
 /** Of a job of many pours; further ones are in the file. */
@@ -153,7 +162,7 @@ function CalendarButton({ events }: { events: CureEvent[] | null }) {
         disabled={events === null}
         onClick={() => {
           if (events === null) return;
-          void import('./calendarFile').then(({ calendarOf }) => {
+          void import('../../common/calendarFile').then(({ calendarOf }) => {
             saveFile(`${fileName(name)}.ics`, 'text/calendar', calendarOf({ id, name }, events));
           });
         }}
@@ -176,10 +185,13 @@ export function CureStep() {
   const { cure, day } = sections;
   const events = cure && day ? eventsOf(day, cure, format) : [];
   const { several } = usePour();
-  const calendar = useCalendar(several);
+  const dates = useCalendar(several || view === 'calendar' || side === 'wet');
+  const calendar = dates?.pours;
+  const work = workEventsOf(dates?.days ?? []);
+  const inOrder = (of: CureEvent[]) => of.sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
   const all = several
-    ? calendar && eventsOfAll(calendar, format, true)
-    : day && [...passEventsOf(day), ...events];
+    ? calendar && inOrder([...work, ...eventsOfAll(calendar, format, true)])
+    : day && dates && inOrder([...work, ...passEventsOf(day), ...events]);
   const poured = day !== null && Date.parse(day.start) <= now;
   return (
     <StepLayout
@@ -195,11 +207,12 @@ export function CureStep() {
               <CureCalendar
                 squares={
                   several
-                    ? squaresOf(eventsOfAll(calendar ?? [], format, false), format, MOST_WEEKS)
-                    : squaresOf(
-                        [...events, ...toldOf(cure)].sort((a, b) => Date.parse(a.at) - Date.parse(b.at)),
+                    ? squaresOf(
+                        inOrder([...work, ...eventsOfAll(calendar ?? [], format, false)]),
                         format,
+                        MOST_WEEKS,
                       )
+                    : squaresOf(inOrder([...work, ...events, ...toldOf(cure)]), format)
                 }
                 today={format.isoDate(new Date(now).toISOString())}
               />
@@ -222,7 +235,7 @@ export function CureStep() {
             }}
           />
           {side === 'wet' && <KeepWet cure={cure} />}
-          {side === 'wet' && cure && day && <CalendarButton events={all} />}
+          {side === 'wet' && cure && day && <CalendarButton events={all ?? null} />}
           {side === 'dates' && cure && <Dates cure={cure} format={format} />}
           {side === 'coats' && <Coats cure={cure} format={format} />}
           {side === 'diary' && cure && (

@@ -2,7 +2,7 @@ import { ActionIcon, Button, Group } from '@mantine/core';
 import { IconX } from '@tabler/icons-react';
 import type { CureReport, JobEvent } from '../../api/client';
 import { number, type Formats } from '../../format/format';
-import { cure as words, eventKinds } from '../../words';
+import { coatName, cure as words, eventKinds } from '../../words';
 import { useDiaryOf, useDocument, usePlanned } from '../../job/JobContext';
 import classes from './CureStep.module.css';
 
@@ -20,7 +20,7 @@ export function DiaryPanel({ cure, poured, format }: { cure: CureReport; poured:
     .sort((a, b) => Date.parse(b.at) - Date.parse(a.at));
   const what = (event: JobEvent) =>
     event.kind === 'coated'
-      ? `${eventKinds.coated}: ${said.coats[event.product]?.name ?? ''}`
+      ? `${eventKinds.coated}: ${coatName(said.coats[event.product]?.name ?? '')}`
       : eventKinds[event.kind];
   if (!poured && shown.length === 0) return <p className={classes.hint}>{words.diaryLater}</p>;
   return (
@@ -69,7 +69,7 @@ export function DiaryPanel({ cure, poured, format }: { cure: CureReport; poured:
               tell({ kind: 'coated', product, pour });
             }}
           >
-            {words.coatedNow(coat.name)}
+            {words.coatedNow(coatName(coat.name))}
           </Button>
         ))}
       </Group>

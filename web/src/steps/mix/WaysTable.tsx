@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import type { Bag, BuyDocument, MixDocument, WayReport } from '../../api/client';
 import { fixed, number, type Formats } from '../../format/format';
 import { wayMisfits, mix as words } from '../../words';
-import { wayName } from './wayName';
+import { wayName } from '../../common/wayName';
 import table from '../../common/Table.module.css';
 import classes from './WaysTable.module.css';
 

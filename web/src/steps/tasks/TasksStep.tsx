@@ -1,22 +1,29 @@
-import { Button, Checkbox } from '@mantine/core';
+import { Button, Checkbox, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
+import { Link, useParams } from 'react-router';
 import type { Enum, TaskReport } from '../../api/client';
-import { number } from '../../format/format';
-import { useDiaryOf, useDocument, useEditing, usePlanned } from '../../job/JobContext';
-import { app, gear, mistakes, taskPhases, tasks as words, workTasks } from '../../words';
-import { figureText } from './figures';
+import { calendarDay, duration, number } from '../../format/format';
+import { useDiaryOf, useDocument, usePlanned } from '../../job/JobContext';
+import { app, paper, taskPhases, tasks as words, workTasks } from '../../words';
+import { Practices } from './Practices';
+import { TaskItem } from './TaskItem';
 import classes from './TasksStep.module.css';
-import { useTasks } from './useTasks';
+import { useDevice } from '../../job/useDevice';
+import { useFollow } from '../../job/useFollow';
+import { useTasks } from '../../job/useTasks';
 
 /** What to do, in which order, with this job's numbers: a thread through all steps. */
 export function TasksStep() {
-  const tasks = useTasks();
-  const { report } = usePlanned();
+  const report = useTasks();
+  const { id = '' } = useParams();
+  const planned = usePlanned().report;
   const document = useDocument();
-  const { format } = useEditing();
   const { tell, lines } = useDiaryOf();
+  const device = useDevice();
+  useFollow();
   const [onlyOpen, setOnlyOpen] = useState(false);
-  const all = tasks ?? [];
+  const [view, setView] = useState<keyof typeof words.views>('list');
+  const all = report?.tasks ?? [];
   const named = (t: TaskReport) =>
     t.element === null || document.elements.length < 2
       ? workTasks[t.task].title
@@ -24,122 +31,86 @@ export function TasksStep() {
   const byKey = new Map(all.map((t) => [t.key, t]));
   const done = all.filter((t) => t.state === 'done').length;
   const next = all.find((t) => t.state === 'ready');
+  const pour = planned.pour ?? '';
   const tick = (t: TaskReport) => {
     const told = lines.findLast((l) => l.kind === 'taskDone' && l.task === t.key);
-    if (t.state !== 'done') tell({ kind: 'taskDone', task: t.key, pour: report.pour ?? '' });
-    else if (told) tell({ kind: 'withdrawn', line: told.id, pour: report.pour ?? '' });
+    if (t.state !== 'done') tell({ kind: 'taskDone', task: t.key, pour }, { device });
+    else if (told) tell({ kind: 'withdrawn', line: told.id, pour });
   };
-  const when = (t: TaskReport) =>
-    t.doneAt
-      ? [words.doneAt(format.dateTime(t.doneAt), t.doneBy), t.ticked ? '' : words.toldElsewhere]
-          .filter(Boolean)
-          .join(', ')
-      : t.from && t.by
-        ? words.between(format.dateTime(t.from), format.dateTime(t.by))
-        : t.from
-          ? words.from(format.dateTime(t.from))
-          : t.by
-            ? words.by(format.dateTime(t.by))
-            : '';
+  const begin = report?.beginOn == null ? null : calendarDay(report.beginOn);
   return (
     <section className={classes.page} aria-labelledby="tasks-title">
       <header className={classes.head}>
         <div>
           <h2 id="tasks-title">{words.title}</h2>
           <p data-testid="sentence">
-            {tasks === null
+            {report === null
               ? app.loading
               : all.length === 0
                 ? words.blocked
-                : words.sentence(number(done), number(all.length), next ? named(next) : '')}
+                : words.sentence(number(done), number(all.length), next ? named(next) : '')}{' '}
+            {begin && report && done === 0 && (
+              <span className={classes.before}>
+                {words.before(duration(report.beforeMinutes), `${begin.weekday} ${begin.day}`)}
+              </span>
+            )}
           </p>
         </div>
-        <div className={classes.tools}>
-          <Checkbox
-            label={words.open}
-            checked={onlyOpen}
-            onChange={(e) => {
-              setOnlyOpen(e.currentTarget.checked);
+        <div className={classes.tools} data-off-paper>
+          <SegmentedControl
+            size="xs"
+            aria-label={words.viewsLabel}
+            value={view}
+            data={Object.entries(words.views).map(([value, label]) => ({ value, label }))}
+            onChange={(v) => {
+              setView(v as keyof typeof words.views);
             }}
           />
-          <Button
-            variant="default"
-            onClick={() => {
-              window.print();
-            }}
-          >
-            {words.print}
+          {view === 'list' && (
+            <Checkbox
+              label={words.open}
+              checked={onlyOpen}
+              onChange={(e) => {
+                setOnlyOpen(e.currentTarget.checked);
+              }}
+            />
+          )}
+          <Button component={Link} to={`/jobs/${id}/paper`} variant="default">
+            {paper.link}
           </Button>
         </div>
       </header>
-      <div className={classes.phases} data-testid="tasks">
-        <div className={classes.columns}>
-          {(Object.keys(taskPhases) as Enum<'TaskPhase'>[]).map((phase) => {
-            const here = all.filter((t) => t.phase === phase && !(onlyOpen && t.state === 'done'));
-            return here.length === 0 ? null : (
-              <section key={phase} aria-label={taskPhases[phase]}>
-                <h3>{taskPhases[phase]}</h3>
-                <ul className={classes.list}>
-                  {here.map((t) => {
-                    const waits = t.waitsFor
-                      .flatMap((k) => byKey.get(k) ?? [])
-                      .map((w) => workTasks[w.task].title);
-                    return (
-                      <li key={t.key} data-state={t.state} data-task={t.task}>
-                        <Checkbox
-                          aria-label={named(t)}
-                          checked={t.state === 'done'}
-                          disabled={t.state === 'done' && !t.ticked}
-                          onChange={() => {
-                            tick(t);
-                          }}
-                        />
-                        <details>
-                          <summary>
-                            <b>{named(t)}</b>
-                            <span className={classes.figures}>
-                              {t.figures.map((f) => figureText(f.figure, f.value, format)).join(', ')}
-                            </span>
-                            <span className={classes.when}>
-                              {[
-                                when(t),
-                                t.people > 1 ? words.people(number(t.people)) : '',
-                                t.state === 'waits'
-                                  ? waits.length > 0
-                                    ? words.waits([...new Set(waits)].join(', '))
-                                    : words.early
-                                  : '',
-                              ]
-                                .filter(Boolean)
-                                .join(' · ')}
-                            </span>
-                          </summary>
-                          <dl>
-                            <dt>{words.sign}</dt>
-                            <dd>{workTasks[t.task].sign}</dd>
-                            {t.meets !== null && (
-                              <>
-                                <dt>{words.mistake}</dt>
-                                <dd>{mistakes[t.meets]}</dd>
-                              </>
-                            )}
-                            {t.gear.length > 0 && (
-                              <>
-                                <dt>{words.gear}</dt>
-                                <dd>{t.gear.map((g) => gear[g]).join(', ')}</dd>
-                              </>
-                            )}
-                          </dl>
-                        </details>
-                      </li>
-                    );
-                  })}
-                </ul>
-              </section>
-            );
-          })}
+      {view === 'differ' ? (
+        <Practices />
+      ) : (
+        <div className={classes.phases} data-testid="tasks">
+          <div className={classes.columns}>
+            {(Object.keys(taskPhases) as Enum<'TaskPhase'>[]).map((phase) => {
+              const here = all.filter((t) => t.phase === phase && !(onlyOpen && t.state === 'done'));
+              return here.length === 0 ? null : (
+                <section key={phase} aria-label={taskPhases[phase]}>
+                  <h3>{taskPhases[phase]}</h3>
+                  <ul className={classes.list}>
+                    {here.map((t) => (
+                      <TaskItem
+                        key={t.key}
+                        task={t}
+                        name={named(t)}
+                        waits={t.waitsFor
+                          .flatMap((k) => byKey.get(k) ?? [])
+                          .map((w) => workTasks[w.task].title)}
+                        onTick={() => {
+                          tick(t);
+                        }}
+                      />
+                    ))}
+                  </ul>
+                </section>
+              );
+            })}
+          </div>
         </div>
-      </div>
+      )}
       <p className={classes.foot}>{words.nobodyDoes}</p>
     </section>
   );

@@ -1,6 +1,6 @@
-import type { Enum } from '../../api/client';
-import { duration, number, type Formats } from '../../format/format';
-import { taskFigures } from '../../words';
+import type { Enum } from '../api/client';
+import { duration, number, type Formats } from '../format/format';
+import { taskFigures } from '../words';
 
 const shown: Partial<Record<Enum<'TaskFigure'>, (value: number, f: Formats) => string>> = {
   stringAboveMm: (v, f) => f.small(v),
@@ -23,6 +23,11 @@ const shown: Partial<Record<Enum<'TaskFigure'>, (value: number, f: Formats) => s
   wetDays: (v) => number(v, 1),
   rewetMin: (v) => duration(v),
   backfillL: (v, f) => f.bulk(v),
+  areaM2: (v, f) => f.area(v),
+  passesMin: (v) => duration(v),
+  grindMin: (v) => duration(v),
+  coatM2: (v, f) => f.area(v),
+  topKg: (v, f) => f.mass(v),
 };
 
 /** What a number of a task says, in the units of the job; what has no unit is counted. */

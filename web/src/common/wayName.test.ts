@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { Bag, BuyDocument, Way } from '../../api/client';
-import { formatsFor } from '../../format/format';
-import { mix as words, partsSchools } from '../../words';
+import type { Bag, BuyDocument, Way } from '../api/client';
+import { formatsFor } from '../format/format';
+import { mix as words, partsSchools } from '../words';
 import { wayName } from './wayName';
 
 const format = formatsFor('metric', 'Europe/Berlin', '€');

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { CureReport, DayReport, PourDates } from '../../api/client';
-import { formatsFor } from '../../format/format';
+import type { CureReport, DayReport, PourDates } from '../api/client';
+import { formatsFor } from '../format/format';
 import { calendarOf } from './calendarFile';
-import { eventsOf, eventsOfAll, passEventsOf, squaresOf, toldOf } from './events';
+import { eventsOf, eventsOfAll, passEventsOf, squaresOf, toldOf } from './cureEvents';
 
 const format = formatsFor('metric', 'Europe/Berlin');
 

@@ -1,7 +1,7 @@
-import type { Bag, BuyDocument, Way } from '../../api/client';
-import { number, type Formats } from '../../format/format';
-import { bagName } from '../../common/goodName';
-import { mix as words, partsSchools } from '../../words';
+import type { Bag, BuyDocument, Way } from '../api/client';
+import { number, type Formats } from '../format/format';
+import { bagName } from './goodName';
+import { mix as words, partsSchools } from '../words';
 
 /** What a way is called, and why one would take it. */
 export function wayName(

@@ -1,6 +1,6 @@
-import type { BuyLine } from '../../api/client';
-import { duration, number, type Formats } from '../../format/format';
-import { buy as words } from '../../words';
+import type { BuyLine } from '../api/client';
+import { duration, number, type Formats } from '../format/format';
+import { buy as words } from '../words';
 
 /** An amount in the unit that a thing is counted in. */
 export function amountText(line: BuyLine, amount: number, format: Formats): string {

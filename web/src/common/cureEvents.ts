@@ -1,8 +1,17 @@
-import type { CureReport, DayReport, PourDates } from '../../api/client';
-import { number, type Formats } from '../../format/format';
-import { cure as words, eventKinds, milestones, passes, passSigns, pours as pourWords } from '../../words';
+import type { CureReport, DayReport, PourDates, WorkDay } from '../api/client';
+import { number, type Formats } from '../format/format';
+import {
+  coatName,
+  cure as words,
+  eventKinds,
+  milestones,
+  passes,
+  passSigns,
+  pours as pourWords,
+  workTasks,
+} from '../words';
 
-export type EventKind = 'pour' | 'pass' | 'told' | 'wet' | 'milestone' | 'coat' | 'frost' | 'end';
+export type EventKind = 'task' | 'pour' | 'pass' | 'told' | 'wet' | 'milestone' | 'coat' | 'frost' | 'end';
 
 /** Something of the weeks after a pour that has its hour. */
 export interface CureEvent {
@@ -55,7 +64,7 @@ export function eventsOf(
     ...cure.coats.map((c) => ({
       at: c.at,
       kind: 'coat' as const,
-      title: words.coat(c.name, c.number),
+      title: words.coat(coatName(c.name), c.number),
       ...(c.done ? { more: words.coatDone } : c.late ? { more: words.coatScuff } : {}),
       minutes: COAT_MIN,
     })),
@@ -86,6 +95,22 @@ export const passEventsOf = (day: Pick<DayReport, 'passes'>): CureEvent[] =>
       minutes: spanMin(p.opens, p.closes),
     }));
 
+/** Days of work before and after the pours, what is done on each told together. */
+export const workEventsOf = (days: WorkDay[]): CureEvent[] =>
+  days.map((d) => {
+    const titles = [...new Set(d.tasks.map((t) => workTasks[t.task].title))];
+    return {
+      at: d.at,
+      kind: 'task' as const,
+      title: titles.slice(0, MOST_TITLES).join(', ') + (titles.length > MOST_TITLES ? ' …' : ''),
+      ...(titles.length > MOST_TITLES ? { more: titles.join(', ') } : {}),
+      minutes: Math.max(MOMENT_MIN, Math.round(d.minutes)),
+    };
+  });
+
+/** Of a day in the calendar. */
+const MOST_TITLES = 3;
+
 /** Everything of every pour, each told by its number, in the order of its hours. */
 export const eventsOfAll = (pours: PourDates[], format: Formats, passes: boolean): CureEvent[] =>
   pours
@@ -114,7 +139,9 @@ const dateAt = (at: number) => new Date(at).toISOString().slice(0, 10);
 export function squaresOf(events: CureEvent[], format: Formats, mostWeeks = MOST_WEEKS): Square[] {
   const [first] = events;
   if (!first) return [];
-  const pour = Date.parse(`${format.isoDate(first.at)}T00:00:00Z`);
+  // Work that goes before is shown as far as it lies in the same week.
+  const poured = events.find((e) => e.kind !== 'task') ?? first;
+  const pour = Date.parse(`${format.isoDate(poured.at)}T00:00:00Z`);
   const monday = pour - ((new Date(pour).getUTCDay() + 6) % 7) * DAY_MS;
   const lasting = events.filter((e) => e.kind !== 'milestone').map((e) => Date.parse(e.at));
   const days = Math.floor((Math.max(...lasting) - monday) / DAY_MS) + 1;

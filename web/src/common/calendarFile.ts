@@ -1,6 +1,6 @@
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
-import { app, cure as words } from '../../words';
-import type { CureEvent } from './events';
+import { app, cure as words } from '../words';
+import type { CureEvent } from './cureEvents';
 
 const ALARM_BEFORE_MIN = 10;
 

@@ -1,9 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { http, type PourDates } from '../../api/client';
-import { useDiaryOf, useDocument } from '../../job/JobContext';
+import { http, type CalendarReport } from '../api/client';
+import { useDiaryOf, useDocument } from './JobContext';
 
 /** Every pour with its passes and its weeks after; null while it is asked for, or is not wanted. */
-export function useCalendar(wanted: boolean): PourDates[] | null {
+export function useCalendar(wanted: boolean): CalendarReport | null {
   const document = useDocument();
   const { lines: log } = useDiaryOf();
   const { data } = useQuery({
@@ -12,7 +12,7 @@ export function useCalendar(wanted: boolean): PourDates[] | null {
       const asOf = new Date().toISOString();
       const answer = await http.POST('/api/calendar', { body: { document, log, asOf }, signal });
       if (!answer.data) throw new Error();
-      return answer.data.pours;
+      return answer.data;
     },
     enabled: wanted,
     placeholderData: keepPreviousData,

@@ -11,7 +11,7 @@ namespace SetFirm.Browser.Tests;
 /// <summary>The demo's views as they stand: sound for a screen reader, whole on a screen, light and dark.</summary>
 public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClassFixture<ViewTests.DemoSite>, IClassFixture<Browser>
 {
-    private static readonly string[] Steps = ["shape", "build", "mix", "load", "buy", "day", "tasks", "cure"];
+    private static readonly string[] Steps = ["shape", "build", "mix", "load", "buy", "day", "tasks", "shop", "paper", "cure"];
 
     /// <summary>The rest of the demo's jobs; the terrace stands for all steps.</summary>
     private static readonly string[] Others = ["Workshop floor", "Herb border", "Bike-shed pad", "Potting bench top", "Drive kerb", "Six stepping stones", "Lean-to floor skim"];

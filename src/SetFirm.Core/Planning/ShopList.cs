@@ -44,6 +44,9 @@ public static class ShopList
 {
     private const double Slack = 1e-9;
 
+    /// <summary>More than these nobody weighs in an aisle.</summary>
+    private const int MostInstead = 6;
+
     /// <param name="plan">Of the job.</param>
     /// <param name="told">All that was told of it.</param>
     public static ImmutableArray<ShopLine> Of(JobPlan plan, Told told)
@@ -66,7 +69,7 @@ public static class ShopList
         })];
     }
 
-    /// <summary>Ways to get the concrete without a thing that is not to be had, those that do, the nearest in money first; empty where it is no part of the concrete.</summary>
+    /// <summary>Ways to get the concrete without a thing that is not to be had, those that do: first of the same kind, then the nearest in money; empty where it is no part of the concrete.</summary>
     /// <param name="plan">Of the job.</param>
     /// <param name="good">What the shop has none of.</param>
     public static ImmutableArray<Instead> Without(JobPlan plan, Good good)
@@ -76,7 +79,7 @@ public static class ShopList
         var taken = plan.Ways.FirstOrDefault(w => w.Taken);
         return good.Group != GoodGroup.Concrete || taken is null
             ? []
-            : [.. plan.Ways.Where(w => !w.Taken && w.Misfits.IsEmpty && !Uses(w, good)).OrderBy(w => w.Cost).Select(w => new Instead(w, w.Cost - taken.Cost, w.Hours - taken.Hours))];
+            : [.. plan.Ways.Where(w => !w.Taken && w.Misfits.IsEmpty && !Uses(w, good)).OrderBy(w => w.Kind != taken.Kind).ThenBy(w => Math.Abs(w.Cost - taken.Cost)).Take(MostInstead).Select(w => new Instead(w, w.Cost - taken.Cost, w.Hours - taken.Hours))];
     }
 
     private static bool Uses(Way way, Good good) => good.Kind switch

@@ -8,6 +8,7 @@ export const paper = {
   size: 'Paper',
   sizes: { A4: 'A4', Letter: 'Letter' },
   which: 'Which sheets',
+  preview: 'The sheets as they come out',
   blocked: 'Settle the shape first: sheets follow from it.',
   sheets: {
     site: 'Site',

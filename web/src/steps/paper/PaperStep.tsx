@@ -103,7 +103,7 @@ export function PaperStep() {
         </div>
         <PourStrip />
       </header>
-      <div className={classes.desk} data-testid="paper">
+      <div className={classes.desk} role="region" aria-label={words.preview} tabIndex={0} data-testid="paper">
         {chosen.map((k) => {
           const One = sheets[k];
           return <One key={k} />;

@@ -115,4 +115,27 @@ public sealed class ShopTests
         var kept = JsonNode.Parse(await (await site.Get($"/api/jobs/{id}")).Content.ReadAsStringAsync(TestContext.Current.CancellationToken))!;
         kept["document"]!["cure"]!["days"]!.GetValue<double>().ShouldBe(3);
     }
+
+    [Fact]
+    public async Task From_what_is_seen_to_why_by_the_record_of_this_pour()
+    {
+        using var site = new Site();
+        using var browser = new Browser();
+        browser.Laptop();
+        var document = await site.StartingJobAsync("Faults");
+        document["cure"]!["days"] = 3;
+        var (id, _) = await site.AddedAsync(document);
+        browser.Open(new Uri(site.Address, $"/jobs/{id}/tasks"));
+        browser.Find(By.XPath("//label[normalize-space()='What went wrong']")).Click();
+        browser.Find(By.XPath("//*[@data-testid='signs']//button[starts-with(normalize-space(), 'Dusty face')]")).Click();
+        var first = browser.Find(By.CssSelector("[data-testid=fault] li"));
+        first.GetAttribute("data-cause").ShouldBe("cureTooShort");
+        first.Text.ShouldContain("4 days short of what is advised");
+        first.Text.ShouldContain("Next time");
+        browser.Overflow().ShouldBe((0, 0));
+        browser.AxeFaults().ShouldBeEmpty();
+        browser.Phone();
+        browser.AxeFaults().ShouldBeEmpty();
+        browser.Complaints.ShouldBeEmpty();
+    }
 }

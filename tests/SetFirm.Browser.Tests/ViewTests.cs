@@ -143,10 +143,6 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
         }
 
         browser.Laptop();
-        browser.Open((await ViewsAsync("Potting bench top"))[1]);
-        await Task.Delay(500, TestContext.Current.CancellationToken);
-        browser.Screenshot(Path.Combine(Pictures, "shape-counter.png"));
-
         foreach (var (job, step, look, name) in new[] { ("Breakfast terrace", "day", "When to start", "day-starts"), ("Breakfast terrace", "day", "Zone by zone", "day-map"), ("Six stepping stones", "cure", "Calendar", "cure-calendar") })
         {
             browser.Open((await ViewsAsync(job)).Single(v => v.ToString().EndsWith($"/{step}", StringComparison.Ordinal)));
@@ -197,11 +193,6 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
         await Task.Delay(1500, TestContext.Current.CancellationToken);
         browser.Screenshot(Path.Combine(Pictures, "rehearsal.png"));
         browser.Laptop();
-        browser.Scheme("dark");
-        browser.Open((await ViewsAsync()).Single(v => v.ToString().EndsWith("/day", StringComparison.Ordinal)));
-        await Task.Delay(900, TestContext.Current.CancellationToken);
-        browser.Screenshot(Path.Combine(Pictures, "day-dark.png"));
-        browser.Scheme("light");
     }
 
     private async Task<Uri[]> ViewsAsync(string name = "Breakfast terrace")

@@ -70,7 +70,11 @@ public sealed class FuzzTests : IDisposable
         var document = await site.StartingJobAsync();
         JsonNode log = Lines();
         await WalkAsync(500, "/api/plan", () => new JsonObject { ["document"] = document.DeepClone(), ["log"] = Changed([log]), ["asOf"] = "2027-05-05T12:00:00Z" });
-        await WalkAsync(200, "/api/tasks", () => new JsonObject { ["document"] = document.DeepClone(), ["log"] = Changed([log]), ["asOf"] = "2027-05-05T12:00:00Z" });
+        foreach (var path in new[] { "/api/tasks", "/api/shop", "/api/faults" })
+        {
+            await WalkAsync(100, path, () => new JsonObject { ["document"] = document.DeepClone(), ["log"] = Changed([log]), ["asOf"] = "2027-05-05T12:00:00Z" });
+        }
+
         await WalkAsync(500, "/api/rehearse", () => new JsonObject { ["document"] = document.DeepClone(), ["log"] = Changed([log]), ["asOf"] = "2027-05-05T12:00:00Z", ["seed"] = random.Next() });
     }
 
@@ -113,6 +117,9 @@ public sealed class FuzzTests : IDisposable
         await WalkAsync(500, "/api/days", () => Changed(seeds));
         await WalkAsync(100, "/api/calendar", () => new JsonObject { ["document"] = Changed(seeds) });
         await WalkAsync(100, "/api/tasks", () => new JsonObject { ["document"] = Changed(seeds) });
+        await WalkAsync(100, "/api/shop", () => new JsonObject { ["document"] = Changed(seeds) });
+        await WalkAsync(50, "/api/faults", () => new JsonObject { ["document"] = Changed(seeds) });
+        await WalkAsync(30, "/api/practices", () => new JsonObject { ["document"] = Changed(seeds) });
     }
 
     private static JsonArray Lines() => new(

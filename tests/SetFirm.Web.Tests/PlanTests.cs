@@ -41,7 +41,7 @@ public sealed class PlanTests(Site site) : IClassFixture<Site>
     {
         using var hurried = new Site(null, ("SetFirm:PlanSeconds", "-1"));
         var job = await site.StartingJobAsync();
-        foreach (var path in new[] { "/api/plan", "/api/calendar", "/api/starts", "/api/rehearse", "/api/tasks" })
+        foreach (var path in new[] { "/api/plan", "/api/calendar", "/api/starts", "/api/rehearse", "/api/tasks", "/api/shop", "/api/practices", "/api/faults" })
         {
             var problem = await (await hurried.Send(HttpMethod.Post, path, new JsonObject { ["document"] = job.DeepClone() }.ToJsonString())).ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity, "too-much-to-plan");
             problem["detail"]!.GetValue<string>().ShouldContain("kept");

@@ -39,9 +39,12 @@ public static class TaskTelling
             return [];
         }
 
+        // What was not ticked before the first water is not done any more.
+        var told = Told.Of(log);
+        var begun = told.Lines.Any(l => l is JobEvent.DayBegun or JobEvent.BatchMixing);
         return
         [
-            .. JobTasks.Of(plan, Told.Of(log)).Where(t => t.On is not null && t.State != TaskState.Done && (t.Minutes is not null || t.Task == WorkTask.FirstWinter) && !HasALine(t.Task)).GroupBy(t => t.On!.Value).OrderBy(d => d.Key)
+            .. JobTasks.Of(plan, told).Where(t => !(begun && t.Traits.Phase <= TaskPhase.Stage) && t.On is not null && t.State != TaskState.Done && (t.Minutes is not null || t.Task == WorkTask.FirstWinter) && !HasALine(t.Task)).GroupBy(t => t.On!.Value).OrderBy(d => d.Key)
                 .Select(day => new WorkDayReport(
                     (day.Key + (works?.From ?? LocalTime.Noon)).InZoneLeniently(zone).ToInstant(), day.Sum(t => t.Minutes ?? 0), [.. day.Select(t => new TaskOfDay(t.Key, t.Task, t.Element))])),
         ];

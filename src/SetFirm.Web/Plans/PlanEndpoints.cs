@@ -62,6 +62,8 @@ internal static class PlanEndpoints
             TaskTelling.Of(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget), said.Log, said.AsOf));
         Map(api, "/shop", "Shop", 1, (weather, job) => weather.For(job), (job, weather, said, budget) =>
             ShopTelling.Of(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget), said.Log));
+        Map(api, "/faults", "Faults", 1, (weather, job) => weather.For(job), (job, weather, said, budget) =>
+            FaultsReport.Of(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget), weather, said.Log));
         // Each choice is a plan of its own.
         Map(api, "/practices", "Practices", 4, (weather, job) => weather.For(job), (job, weather, said, budget) =>
             PracticesReport.Of(PracticePlan.Of(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget), weather, budget)));

@@ -136,4 +136,40 @@ public sealed class WorkedThroughTests
         var plan = Planner.Plan(job with { Day = job.Day with { Date = poured } }, Samples.Steady(18));
         TaskTelling.Of(plan).Tasks.Single(t => t.Task == WorkTask.FirstWinter).On!.ShouldStartWith(winter);
     }
+
+    [Fact]
+    public void The_calendar_has_each_day_of_work_once_less_what_is_done_and_nothing_before_once_it_is_poured()
+    {
+        var plan = Planner.Plan(Example(WorkKind.Slab), Samples.Steady(18));
+        var tasks = TaskTelling.Of(plan).Tasks;
+        var days = TaskTelling.Days(plan, []);
+        days.Select(d => d.At).ShouldBeUnique();
+        days.Select(d => d.At).ShouldBe(days.Select(d => d.At).Order());
+        days.Sum(d => d.Minutes).ShouldBe(days.SelectMany(d => d.Tasks).Sum(t => tasks.Single(o => o.Key == t.Key).Minutes ?? 0), 1e-9);
+        string[] told = [.. days.SelectMany(d => d.Tasks).Select(t => t.Key)];
+        told.ShouldBeUnique();
+        tasks.Where(t => t.Phase <= TaskPhase.Stage && t.Minutes is not null).Select(t => t.Key).Except(told).ShouldBeEmpty();
+        told.Select(k => tasks.Single(t => t.Key == k).Phase).ShouldNotContain(TaskPhase.PourDay); // it has its own lines
+        JobEvent tick = new JobEvent.TaskDone { Id = Guid.NewGuid(), At = Samples.Morning, Task = told[0] };
+        TaskTelling.Days(plan, [tick]).SelectMany(d => d.Tasks).Select(t => t.Key).ShouldBe(told[1..]);
+        JobEvent water = new JobEvent.BatchMixing { Id = Guid.NewGuid(), At = plan.Pour!.Day!.Start, Batch = 1 };
+        TaskTelling.Days(plan, [water]).SelectMany(d => d.Tasks).ShouldAllBe(t => TaskCatalogue.Of(t.Task).Phase == TaskPhase.After);
+    }
+
+    [Fact]
+    public void Today_has_what_is_ready_and_due_and_stops_asking()
+    {
+        var plan = Planner.Plan(Example(WorkKind.Slab), Samples.Steady(18));
+        var start = plan.Pour!.Day!.Start;
+        WorkTask[] At(Instant now, params JobEvent[] log) => [.. JobTasks.Today(plan, Told.Of(log), now).Select(t => t.Task)];
+        At(start - Duration.FromDays(30)).ShouldBeEmpty();
+        At(start - Duration.FromDays(4)).ShouldBe([WorkTask.ReadRules, WorkTask.FindServices]);
+        At(start + Duration.FromHours(1)).ShouldBeEmpty(); // the day has its board
+        var all = TaskTelling.Of(plan).Tasks.Select(t => (JobEvent)new JobEvent.TaskDone { Id = Guid.NewGuid(), At = Samples.Morning, Task = t.Key }).ToArray();
+        var strip = TaskTelling.Of(plan).Tasks.Single(t => t.Task == WorkTask.StripForms);
+        JobEvent[] rest = [.. all.Where(e => ((JobEvent.TaskDone)e).Task != strip.Key)];
+        At(strip.From!.Value + Duration.FromHours(1), rest).ShouldBe([WorkTask.StripForms]);
+        At(strip.From.Value + Duration.FromDays(20), rest).ShouldBeEmpty();
+        At(strip.From.Value + Duration.FromHours(1), all).ShouldBeEmpty();
+    }
 }

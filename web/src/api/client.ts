@@ -55,6 +55,7 @@ export type TasksReport = Schemas['TasksReport'];
 export type TaskPart = Schemas['TaskPart'];
 export type PracticeReport = Schemas['PracticeReport'];
 export type ChoiceEffect = Schemas['ChoiceEffect'];
+export type FaultReport = Schemas['FaultReport'];
 export type ShopReport = Schemas['ShopReport'];
 export type ShopLine = Schemas['ShopLineReport'];
 export type GearReport = Schemas['GearReport'];

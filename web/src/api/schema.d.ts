@@ -164,6 +164,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/faults": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["Faults"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/practices": {
         parameters: {
             query?: never;
@@ -1080,6 +1096,19 @@ export interface components {
              * @description When they come out.
              */
             stripDay: number;
+        };
+        CauseReport: {
+            /** @description Why. */
+            cause: components["schemas"]["FaultCause"];
+            /** @description What the record says of it. */
+            verdict: components["schemas"]["Verdict"];
+            /** @description What was looked at. */
+            measure: components["schemas"]["FaultMeasure"];
+            /**
+             * Format: double
+             * @description By how much it lies outside, in the measure's unit; null where the record does not tell.
+             */
+            outside: null | number;
         };
         /** @description What would come of another choice, against the plan as it is. */
         ChoiceEffect: {
@@ -2217,6 +2246,25 @@ export interface components {
             /** @description It is that of what lies below. */
             copied: boolean;
         };
+        /**
+         * @description Why it came.
+         * @enum {unknown}
+         */
+        FaultCause: "finishedInBleedWater" | "tooMuchWater" | "tooStiff" | "frozenYoung" | "cureTooShort" | "driedOut" | "closedTooEarly" | "broomedTooEarly" | "broomedTooLate" | "strippedTooEarly" | "pulledOutward" | "notTapped" | "dryForms" | "leakingSeam" | "noRelease" | "sharpEdge" | "driedFasterThanBled" | "noJointAtCorner" | "jointsTooFarApart" | "noIsolation" | "noSteel" | "waitedBetweenBatches" | "unevenWetting" | "noFall" | "formNotHeld" | "sealedTooSoon" | "recoatMissed";
+        /**
+         * @description What of the record speaks of a cause, and in which unit.
+         * @enum {unknown}
+         */
+        FaultMeasure: "beforeSheenMin" | "waterOverPct" | "waterUnderPct" | "coldC" | "wetDaysShort" | "dryH" | "beforeWindowMin" | "afterWindowMin" | "beforeStrongH" | "notTicked" | "sealantShortH" | "deficitKgM2H" | "openCorners" | "longPanels" | "steelMissing" | "jointOverMin" | "fallShortPct" | "sealedEarlyDays" | "recoatLateH";
+        FaultReport: {
+            /** @description What is seen. */
+            sign: components["schemas"]["FaultSign"];
+            /** @description The likeliest first. */
+            causes: components["schemas"]["CauseReport"][];
+            /** @description With what. */
+            mend: components["schemas"]["MendWith"];
+            from: null | components["schemas"]["Instant"];
+        };
         FaultShare: {
             /** @description What goes wrong. */
             fault: components["schemas"]["DayFault"];
@@ -2225,6 +2273,16 @@ export interface components {
              * @description How often, 0-1.
              */
             share: number;
+        };
+        /**
+         * @description What one sees, as a friend would say it.
+         * @enum {unknown}
+         */
+        FaultSign: "dustyFace" | "flaking" | "blisters" | "tornLines" | "noLines" | "bulge" | "holesInEdge" | "bugHoles" | "stuckForm" | "chippedEdge" | "fineCracks" | "cornerCrack" | "crackAcross" | "snapped" | "seamLine" | "blotches" | "puddle" | "blowOut" | "peelingCoat" | "curledEdge";
+        /** @description What may be seen on hard concrete, and what this job's record says of why. */
+        FaultsReport: {
+            /** @description Every sign; empty while the shape is not known. */
+            faults: components["schemas"]["FaultReport"][];
         };
         /** @description Where a batch lies. */
         FillReport: {
@@ -3924,6 +3982,11 @@ export interface components {
             /** Format: double */
             startH: number;
         };
+        /**
+         * @description What to mend it with, from when it may be done.
+         * @enum {unknown}
+         */
+        MendWith: "harden" | "grindOrTop" | "fillYoung" | "patchHard" | "rub" | "fillCrack" | "castAgain" | "wait" | "recoat" | "braceNow" | "dampOrGrind";
         MendWithoutAdditive: {
             /** @enum {string} */
             code: "withoutAdditive";
@@ -7515,6 +7578,11 @@ export interface components {
          * @enum {unknown}
          */
         UnreadReason: "empty" | "tooLong" | "notANumber" | "unknownUnit" | "negative" | "ambiguousComma" | "divisionByZero" | "termsOutOfOrder";
+        /**
+         * @description What the record says of a cause.
+         * @enum {unknown}
+         */
+        Verdict: "likely" | "notTold" | "against";
         /** @description What strength a water gives. */
         WaterStrength: {
             /**
@@ -9053,6 +9121,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShopReport"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    Faults: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FaultsReport"];
                 };
             };
             /** @description Bad Request */

@@ -11,4 +11,5 @@ export * from './buying';
 export * from './board';
 export * from './tasks';
 export * from './shop';
+export * from './faults';
 export * from './paper';

@@ -6,7 +6,7 @@ export const tasks = {
   sentence: (done: string, all: string, next: string) =>
     `${done} of ${all} done. ${next === '' ? 'Nothing can be done just now.' : `Next: ${next}.`}`,
   before: (work: string, on: string) => `About ${work} of work before the pour: begin on ${on}.`,
-  views: { list: 'The list', differ: 'Where people differ' },
+  views: { list: 'The list', differ: 'Where people differ', faults: 'What went wrong' },
   viewsLabel: 'What is shown',
   differIntro: 'Each works for someone. What it would change here, against the plan as it is:',
   advised: 'as advised',

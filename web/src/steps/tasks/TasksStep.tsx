@@ -5,6 +5,7 @@ import type { Enum, TaskReport } from '../../api/client';
 import { calendarDay, duration, number } from '../../format/format';
 import { useDiaryOf, useDocument, usePlanned } from '../../job/JobContext';
 import { app, paper, taskPhases, tasks as words, workTasks } from '../../words';
+import { Faults } from './Faults';
 import { Practices } from './Practices';
 import { TaskItem } from './TaskItem';
 import classes from './TasksStep.module.css';
@@ -82,6 +83,8 @@ export function TasksStep() {
       </header>
       {view === 'differ' ? (
         <Practices />
+      ) : view === 'faults' ? (
+        <Faults />
       ) : (
         <div className={classes.phases} data-testid="tasks">
           <div className={classes.columns}>

@@ -199,7 +199,7 @@ public sealed class DeviceTests
         browser.Open(site.Address);
         browser.Driver.ExecuteCdpCommand("Network.enable", []);
         browser.Driver.ExecuteCdpCommand("Network.setBlockedURLs", new Dictionary<string, object?> { ["urls"] = Jobs });
-        browser.Find(By.LinkText("Later")).Click();
+        browser.Find(By.CssSelector("[data-testid=job] a")).Click();
         browser.Find(By.XPath("//*[@role='alert'][contains(., 'does not answer')]"));
         browser.Driver.ExecuteCdpCommand("Network.setBlockedURLs", new Dictionary<string, object?> { ["urls"] = Array.Empty<string>() });
         browser.Says("2.16 m²");

@@ -35,7 +35,7 @@ public sealed class ShopTests
         // Some of the bags, then no more to be had: another way, with what it costs, changes the plan.
         var thing = Thing(ines, bag);
         thing.FindElement(By.XPath(".//button[normalize-space()='Took some']")).Click();
-        thing.FindElement(By.CssSelector("form input")).SendKeys("3");
+        thing.FindElement(By.CssSelector("form input")).SendKeys("3"); // bags
         thing.FindElement(By.CssSelector("form button")).Click();
         ines.Until(() => Thing(ines, bag).Text.Contains("in the car: 3", StringComparison.Ordinal));
         Thing(ines, bag).FindElement(By.XPath(".//button[normalize-space()='Not to be had']")).Click();

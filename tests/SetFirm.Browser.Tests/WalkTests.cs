@@ -70,7 +70,7 @@ public sealed class WalkTests(Site site, Browser browser) : IClassFixture<Site>,
         browser.Field("Drum volume").GetAttribute("value").ShouldBe("5 cu ft");
         browser.Open(site.Address);
         // Its line is made in the background.
-        browser.Until(() => browser.Find(By.XPath("//li[contains(., 'Corner by the kitchen')]")).Text.Contains("Fri 7 May", StringComparison.Ordinal));
+        browser.Until(() => browser.Find(By.XPath("//li[@data-testid='job'][contains(., 'Corner by the kitchen')]")).Text.Contains("Fri 7 May", StringComparison.Ordinal));
         browser.Complaints.ShouldBeEmpty();
     }
 

@@ -112,6 +112,7 @@ export const buy = {
   pieces: (n: string) => n,
   packs: (n: string, size: string) => `${n} × ${size}`,
   extras: 'Things besides',
+  gear: 'Gear hired or bought',
   extraName: (n: number) => `Thing ${String(n)}`,
   extraCount: (n: number) => `How many of thing ${String(n)}`,
   extraPrice: (n: number) => `Price of thing ${String(n)}`,

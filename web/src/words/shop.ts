@@ -10,7 +10,8 @@ export const shop = {
   onlyOpen: 'Only what is left',
   got: (what: string) => `${what}: it is in the car`,
   some: 'Took some',
-  someOf: (what: string) => `${what}: how much was taken`,
+  someOf: (what: string, size: string) => `${what}: how many${size === '' ? '' : ` of ${size}`} were taken`,
+  each: (size: string) => `× ${size}`,
   take: 'Put in the car',
   none: 'Not to be had',
   noneOf: (what: string) => `${what}: not to be had here`,
@@ -31,6 +32,7 @@ export const shop = {
   gearHint: 'Where it comes from. What is hired is paid for the days of the plan that want it.',
   gearFrom: (what: string) => `${what}: where it comes from`,
   gearPrice: (what: string, hire: boolean) => `${what}: price${hire ? ' of a day' : ''}`,
+  gearWrong: 'A price, as a number from 0 on, is wanted here.',
   days: (n: string, first: string) => (n === '1' ? `on ${first}` : `${n} days, from ${first}`),
   gearCost: (cost: string) => `Gear: ${cost}`,
 } as const;

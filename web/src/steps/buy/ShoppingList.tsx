@@ -96,6 +96,14 @@ export function ShoppingList({ buy, bags }: { buy: BuyReport; bags: Bag[] }) {
                 ))}
             </Fragment>
           ))}
+          {buy.gearCost > 0 && (
+            <tr className={classes.group}>
+              <th scope="rowgroup" colSpan={5}>
+                {words.gear}
+              </th>
+              <td>{format.money(buy.gearCost)}</td>
+            </tr>
+          )}
           {document.buy.extras.length > 0 && (
             <tr className={classes.group}>
               <th scope="rowgroup" colSpan={5}>

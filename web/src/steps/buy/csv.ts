@@ -29,6 +29,9 @@ export function csvOf(buy: BuyReport, document: JobDocument, bags: Bag[], format
     fixed(l.cost, 2),
   ]);
   const extras = document.buy.extras.map((e) => [words.extras, e.name, '', '', String(e.count), '']);
+  const gear = buy.gearCost > 0 ? [['', words.gear, '', '', '', fixed(buy.gearCost, 2)]] : [];
   const total = ['', words.cost, '', '', '', fixed(buy.cost, 2)];
-  return [head, ...lines, ...extras, total].map((row) => row.map(cell).join(',')).join('\r\n') + '\r\n';
+  return (
+    [head, ...lines, ...extras, ...gear, total].map((row) => row.map(cell).join(',')).join('\r\n') + '\r\n'
+  );
 }

@@ -13,6 +13,9 @@ import { Instead } from './Instead';
 import classes from './ShopStep.module.css';
 import { TookSome } from './TookSome';
 
+/** Dearer a thing is not: a slip of the pen. */
+const MOST_PRICE = 1_000_000;
+
 /** A line of the log about one thing, that stands. */
 const linesOf = (lines: JobEvent[], good: string) => {
   const out = new Set(lines.flatMap((l) => (l.kind === 'withdrawn' ? [l.line] : [])));
@@ -101,6 +104,7 @@ function GearLine({ line }: { line: GearReport }) {
       },
     }));
   };
+  const [wrong, setWrong] = useState(false);
   const [first] = line.days;
   const priced = line.from === 'hire' || line.from === 'buy';
   return (
@@ -127,13 +131,22 @@ function GearLine({ line }: { line: GearReport }) {
         <input
           className={classes.price}
           aria-label={words.gearPrice(name, line.from === 'hire')}
+          aria-invalid={wrong}
+          title={wrong ? words.gearWrong : undefined}
           inputMode="decimal"
           defaultValue={line.price === 0 ? '' : String(line.price)}
           onChange={(e) => {
             const price = Number(e.currentTarget.value.replace(',', '.'));
-            if (Number.isFinite(price)) say(line.from, price);
+            const sound = Number.isFinite(price) && price >= 0 && price <= MOST_PRICE;
+            setWrong(!sound);
+            if (sound) say(line.from, price);
           }}
         />
+      )}
+      {priced && wrong && (
+        <small className={classes.wrong} role="alert">
+          {words.gearWrong}
+        </small>
       )}
       <span className={classes.cost}>{line.cost > 0 ? format.money(line.cost) : ''}</span>
     </li>

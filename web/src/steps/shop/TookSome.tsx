@@ -1,10 +1,12 @@
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import type { ShopLine } from '../../api/client';
+import { amountText } from '../../common/goodText';
+import { useEditing } from '../../job/JobContext';
 import { shop as words } from '../../words';
 import classes from './ShopStep.module.css';
 
-/** Not all of it: how much went into the car, in the unit that it is counted in. */
+/** Not all of it: how many of each size went into the car. */
 export function TookSome({
   line,
   name,
@@ -14,7 +16,9 @@ export function TookSome({
   name: string;
   onTake: (amount: number) => void;
 }) {
-  const [typed, setTyped] = useState<string | null>(null);
+  const { format } = useEditing();
+  const [typed, setTyped] = useState<string[] | null>(null);
+  const packs = line.left;
   if (typed === null) {
     return (
       <Button
@@ -22,15 +26,16 @@ export function TookSome({
         variant="subtle"
         aria-label={`${name}: ${words.some}`}
         onClick={() => {
-          setTyped('');
+          setTyped(packs.map(() => ''));
         }}
       >
         {words.some}
       </Button>
     );
   }
-  const amount = Number(typed.replace(',', '.'));
-  const sound = typed.trim() !== '' && Number.isFinite(amount) && amount > 0;
+  const counts = typed.map((t) => (t.trim() === '' ? 0 : Number(t.replace(',', '.'))));
+  const amount = packs.reduce((all, p, i) => all + p.size * (counts[i] ?? 0), 0);
+  const sound = counts.every((c) => Number.isFinite(c) && c >= 0) && amount > 0;
   return (
     <form
       className={classes.some}
@@ -41,17 +46,24 @@ export function TookSome({
         setTyped(null);
       }}
     >
-      <input
-        className={classes.price}
-        autoFocus
-        inputMode="decimal"
-        aria-label={words.someOf(name)}
-        value={typed}
-        onChange={(e) => {
-          setTyped(e.currentTarget.value);
-        }}
-      />
-      <span>{line.line.unit === 'piece' ? '' : line.line.unit === 'l' ? 'L' : line.line.unit}</span>
+      {packs.map((p, i) => {
+        const size = line.line.unit === 'piece' && p.size === 1 ? '' : amountText(line.line, p.size, format);
+        return (
+          <label key={p.id}>
+            <input
+              className={classes.price}
+              autoFocus={i === 0}
+              inputMode="decimal"
+              aria-label={words.someOf(name, size)}
+              value={typed[i] ?? ''}
+              onChange={(e) => {
+                setTyped(typed.with(i, e.currentTarget.value));
+              }}
+            />{' '}
+            {size !== '' && words.each(size)}
+          </label>
+        );
+      })}
       <Button size="compact-sm" type="submit" disabled={!sound}>
         {words.take}
       </Button>

@@ -72,7 +72,7 @@ public sealed class FuzzTests : IDisposable
         await WalkAsync(500, "/api/plan", () => new JsonObject { ["document"] = document.DeepClone(), ["log"] = Changed([log]), ["asOf"] = "2027-05-05T12:00:00Z" });
         foreach (var path in new[] { "/api/tasks", "/api/shop", "/api/faults" })
         {
-            await WalkAsync(100, path, () => new JsonObject { ["document"] = document.DeepClone(), ["log"] = Changed([log]), ["asOf"] = "2027-05-05T12:00:00Z" });
+            await WalkAsync(200, path, () => new JsonObject { ["document"] = document.DeepClone(), ["log"] = Changed([log]), ["asOf"] = "2027-05-05T12:00:00Z" });
         }
 
         await WalkAsync(500, "/api/rehearse", () => new JsonObject { ["document"] = document.DeepClone(), ["log"] = Changed([log]), ["asOf"] = "2027-05-05T12:00:00Z", ["seed"] = random.Next() });

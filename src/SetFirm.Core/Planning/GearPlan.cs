@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using NodaTime;
 using SetFirm.Core.Events;
+using SetFirm.Core.Job;
 using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Planning;
@@ -26,7 +27,7 @@ public static class GearPlan
         [
             .. JobTasks.Of(plan, Told.Nothing).SelectMany(t => t.Traits.Gear.Select(g => (Gear: g, Task: t))).GroupBy(g => g.Gear).OrderBy(g => g.Key).Select(group =>
             {
-                var days = group.SelectMany(g => DaysOf(g.Task, pours)).Distinct().Order().ToImmutableArray();
+                var days = group.SelectMany(g => DaysOf(g.Task, pours, plan.Said.Day.WorkDays)).Distinct().Order().ToImmutableArray();
                 var said = plan.Said.Buy.Gear.FirstOrDefault(g => g.Gear == group.Key);
                 var (from, price) = (said?.From ?? GearSource.Own, said?.Price ?? 0);
                 var times = from switch
@@ -42,11 +43,11 @@ public static class GearPlan
         ];
     }
 
-    // On pour day it is wanted for every pour; before and after on each day that its task takes.
-    private static IEnumerable<LocalDate> DaysOf(JobTask task, ImmutableArray<LocalDate> pours) => task switch
+    // On pour day it is wanted for every pour; before and after on each day on which somebody works, as long as its task takes.
+    private static IEnumerable<LocalDate> DaysOf(JobTask task, ImmutableArray<LocalDate> pours, WorkDays days) => task switch
     {
         { Traits.Phase: TaskPhase.Stage or TaskPhase.PourDay } => pours,
-        { On: { } on } => Enumerable.Range(0, TaskDates.DaysFor(task.Minutes ?? 0)).Select(on.PlusDays),
+        { On: { } on, Until: { } until } => Enumerable.Range(0, Period.DaysBetween(on, until) + 1).Select(on.PlusDays).Where(d => d == on || WorkCalendar.Holds(days, d)),
         _ => [],
     };
 }

@@ -41,15 +41,15 @@ public sealed record JobPlan
 
     public required BuyTerms? Terms { get; init; }
 
-    public BuyPlan? Buy { get; init; }
+    public required BuyPlan? Buy { get; init; }
 
     /// <summary>How each text was understood.</summary>
-    public IReadOnlyList<TextRead> Readings { get; init; } = [];
+    public required IReadOnlyList<TextRead> Readings { get; init; }
 
     /// <summary>The gravest first.</summary>
-    public IReadOnlyList<Finding> Findings { get; init; } = [];
+    public required IReadOnlyList<Finding> Findings { get; init; }
 
-    public IReadOnlyList<Explanation> Explanations { get; init; } = [];
+    public required IReadOnlyList<Explanation> Explanations { get; init; }
 
     /// <summary>The job's first mix; null while it cannot be read.</summary>
     public Recipe? Recipe => Mixes.FirstOrDefault(m => m.Index == 0)?.Recipe;

@@ -21,13 +21,14 @@ namespace SetFirm.Core.Planning;
 /// <param name="Parts">What of it is done in turns.</param>
 /// <param name="Cautions">Where the hand is about to do it, the gravest first.</param>
 /// <param name="On">Day on which it is begun; null while the day of the pour is not known.</param>
+/// <param name="Until">Day on which it is over.</param>
 /// <param name="From">Not before; null where any time will do.</param>
 /// <param name="By">To be done by then; null where it may wait.</param>
 /// <param name="State">Where it stands.</param>
 /// <param name="WaitsFor">Keys of what is done first and is not done yet.</param>
 /// <param name="Told">That it is done; null while it is not.</param>
 public sealed record JobTask(
-    string Key, WorkTask Task, int? Element, ImmutableArray<TaskNumber> Numbers, double? Minutes, ImmutableArray<TaskPart> Parts, ImmutableArray<Notice> Cautions, LocalDate? On, Instant? From,
+    string Key, WorkTask Task, int? Element, ImmutableArray<TaskNumber> Numbers, double? Minutes, ImmutableArray<TaskPart> Parts, ImmutableArray<Notice> Cautions, LocalDate? On, LocalDate? Until, Instant? From,
     Instant? By, TaskState State, ImmutableArray<string> WaitsFor, JobEvent? Told)
 {
     public TaskTraits Traits => TaskCatalogue.Of(Task);
@@ -66,7 +67,7 @@ public static class JobTasks
             var of = elements[t.Of];
             return new JobTask(
                 t.Key, t.Task, t.Element, t.Numbers, t.Minutes, TaskParts.Of(t.Task, of, elements, plan.Pour), [.. Cautions.Of(t.Task, plan.Hazards, t.Element is null ? null : Hurts(of)).Where(warned.Add)],
-                days[i], t.From, t.By, line is not null ? TaskState.Done : waits.Length > 0 || early ? TaskState.Waits : TaskState.Ready, waits, line);
+                days[i]?.On, days[i]?.Until, t.From, t.By, line is not null ? TaskState.Done : waits.Length > 0 || early ? TaskState.Waits : TaskState.Ready, waits, line);
         })];
     }
 
@@ -97,7 +98,7 @@ public static class JobTasks
     public static IReadOnlyList<Inspection> LookedOver(ImmutableArray<ElementPlan> elements) => Inspections.For(Facts(elements));
 
     // Ground and forms go before the first pour of the job, whichever is looked at.
-    private static ImmutableArray<LocalDate?> Days(List<Entry> listed, JobPlan plan)
+    private static ImmutableArray<(LocalDate On, LocalDate Until)?> Days(List<Entry> listed, JobPlan plan)
     {
         var first = plan.Pours.Select(p => p.Task).OfType<PourDay.PourTask>().MinBy(t => t.StartsAt);
         return TaskDates.Days([.. listed.Select(t => (t.Task, t.Minutes, t.From, t.By))], first?.StartsAt, first?.Zone, plan.Said.Day.WorkDays);

@@ -100,6 +100,11 @@ public static class Planner
             Curing = cure,
             Hazards = hazards,
             Terms = terms,
+            // What is bought follows from its tasks, and so from the rest.
+            Buy = null,
+            Readings = [],
+            Findings = [],
+            Explanations = [],
         };
         BuyPlan? buy = null;
         if (elements is { } bought && recipe is not null && terms is not null && wanted is not null)

@@ -30,8 +30,8 @@ internal sealed class PourPlanner(
     /// <summary>The mixer is rinsed before another mix goes in.</summary>
     private static readonly Duration Rinse = Duration.FromMinutes(15);
 
-    /// <summary>Setting pebbles into a bed: a square metre a person, an hour at the least. (tune)</summary>
-    private static readonly Duration SetPebblesM2 = Duration.FromHours(1);
+    /// <summary>Setting pebbles into a bed, for one person; an hour at the least.</summary>
+    private static readonly Duration SetPebblesM2 = Duration.FromMinutes(Tasks.TaskEfforts.SetPebblesMinPerM2);
 
     private readonly Dictionary<(string Mix, double Litres, MixingPlace Place, Laying Laying, double Fibre), (LoadPlan Load, IReadOnlyList<BatchRecipe> Recipes, IReadOnlyList<Measure> MeasuredOut)> known = [];
 

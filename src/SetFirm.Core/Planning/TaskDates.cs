@@ -10,7 +10,7 @@ namespace SetFirm.Core.Planning;
 internal static class TaskDates
 {
     /// <summary>Sealant cures so long before it holds. Source: handling sheets; site practice.</summary>
-    private static readonly Duration SealantCures = Duration.FromHours(24);
+    public static readonly Duration SealantCures = Duration.FromHours(24);
 
     /// <summary>Hands are at work so long on a day that is free, minutes. Source: site practice.</summary>
     private const double DayMin = 7 * 60;
@@ -70,15 +70,15 @@ internal static class TaskDates
         return months < WinterMonths ? from : zone.AtStartOfDay(new LocalDate(date.Year + (date.Month > first ? 1 : 0), first, 1)).ToInstant();
     }
 
-    /// <summary>On which day each task is begun.</summary>
+    /// <summary>On which day each task is begun, and on which it is over.</summary>
     /// <remarks>Tasks before the pour are laid one after the other into days on which somebody works, the last of them on the day before; what somebody else has to answer is begun so many days earlier.</remarks>
     /// <param name="tasks">In the order in which they are done, each with its phase, minutes, lead days and window.</param>
     /// <param name="start">First water; null while that is not known.</param>
     /// <param name="zone">Of the site.</param>
     /// <param name="days">On which somebody works.</param>
-    public static ImmutableArray<LocalDate?> Days(IReadOnlyList<(WorkTask Task, double? Minutes, Instant? From, Instant? By)> tasks, Instant? start, DateTimeZone? zone, WorkDays days)
+    public static ImmutableArray<(LocalDate On, LocalDate Until)?> Days(IReadOnlyList<(WorkTask Task, double? Minutes, Instant? From, Instant? By)> tasks, Instant? start, DateTimeZone? zone, WorkDays days)
     {
-        var on = new LocalDate?[tasks.Count];
+        var on = new (LocalDate, LocalDate)?[tasks.Count];
         if (start is not { } water || zone is null)
         {
             return [.. on];
@@ -92,7 +92,8 @@ internal static class TaskDates
             var (task, minutes, from, by) = tasks[i];
             if (TaskCatalogue.Of(task).Phase >= TaskPhase.Stage)
             {
-                on[i] = (from ?? by ?? water).InZone(zone).Date;
+                var begun = (from ?? by ?? water).InZone(zone).Date;
+                on[i] = (begun, begun.PlusDays((int)Math.Clamp(Math.Ceiling(((minutes ?? 0) / DayMin) - 1e-9), 1, MostDays) - 1));
                 continue;
             }
 
@@ -106,10 +107,11 @@ internal static class TaskDates
             if (lead > 0)
             {
                 // Begun so early that the answer is there; what is done meanwhile is not held up by it.
-                on[i] = Last(day.PlusDays(-lead), days);
+                on[i] = Last(day.PlusDays(-lead), days) is var asked ? (asked, asked) : null;
                 continue;
             }
 
+            var over = day;
             for (var (rest, turns) = (minutes ?? 0, 0); rest > left && turns < MostDays; turns++)
             {
                 rest -= left;
@@ -118,14 +120,11 @@ internal static class TaskDates
             }
 
             left -= Math.Min(left, minutes ?? 0);
-            on[i] = day;
+            on[i] = (day, over);
         }
 
         return [.. on];
     }
-
-    /// <summary>Days that so much work takes, one at the least.</summary>
-    public static int DaysFor(double minutes) => (int)Math.Clamp(Math.Ceiling((minutes / DayMin) - 1e-9), 1, MostDays);
 
     private static LocalDate Before(LocalDate date, WorkDays days) => Last(date.PlusDays(-1), days);
 

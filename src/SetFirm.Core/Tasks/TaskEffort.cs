@@ -12,6 +12,9 @@ public sealed record TaskEffort(double Base, ImmutableArray<(TaskFigure Figure, 
 /// <remarks>What is told by the day or the cure, or is no work of its own (walking on it, the first frost), has none.</remarks>
 public static class TaskEfforts
 {
+    /// <summary>Setting pebbles into a bed, one person, minutes to the square metre. Site practice (tune).</summary>
+    public const double SetPebblesMinPerM2 = 60;
+
     private static readonly ImmutableDictionary<WorkTask, TaskEffort> All = new Dictionary<WorkTask, TaskEffort>
     {
         [WorkTask.ReadRules] = Of(30, 7),
@@ -49,7 +52,7 @@ public static class TaskEfforts
         [WorkTask.Pour] = Of(0, (TaskFigure.MixingMin, 1)),
         [WorkTask.RoughenBase] = Of(15),
         [WorkTask.SetAnchors] = Of(15),
-        [WorkTask.SetPebbles] = Of(10, (TaskFigure.AreaM2, 60)),
+        [WorkTask.SetPebbles] = Of(10, (TaskFigure.AreaM2, SetPebblesMinPerM2 / TaskCatalogue.Of(WorkTask.SetPebbles).People)),
         [WorkTask.FinishPasses] = Of(0, (TaskFigure.PassesMin, 1)),
         [WorkTask.WashFace] = Of(20, (TaskFigure.AreaM2, 15)),
         [WorkTask.CleanTools] = Of(30),
@@ -63,7 +66,7 @@ public static class TaskEfforts
         [WorkTask.GrindFace] = Of(20, (TaskFigure.GrindMin, 1)),
         [WorkTask.CutBack] = Of(45),
         [WorkTask.BackfillSides] = Of(15, (TaskFigure.BackfillL, 0.12)),
-        [WorkTask.Coat] = Of(15, (TaskFigure.CoatM2, 3)),
+        [WorkTask.Coat] = Of(15, (TaskFigure.CoatM2, 1 / AfterCare.CoatM2PerMin)),
         [WorkTask.SetInPlace] = Of(20, (TaskFigure.Pieces, 25)),
     }.ToImmutableDictionary();
 

@@ -107,6 +107,21 @@ public sealed class ShopTests
     }
 
     [Fact]
+    public void Gear_is_hired_for_days_on_which_somebody_works()
+    {
+        var large = Kinds.Job(Kinds.Slab(Kinds.Rectangle("9 m", "6 m")) with { Id = "pad" });
+        IReadOnlyList<string> Days(WorkDays days, Gear gear) =>
+            ShopTelling.Of(Plan(large with { Build = large.Build with { Base = "150 mm" }, Day = large.Day with { WorkDays = days } })).Gear.Single(g => g.Gear == gear).Days;
+        DayOfWeek[] Of(WorkDays days, Gear gear) => [.. Days(days, gear).Select(d => DateOnly.Parse(d, System.Globalization.CultureInfo.InvariantCulture).DayOfWeek)];
+        // Dug, laid and compacted over several weekends: never on a Wednesday between.
+        Of(WorkDays.Weekends, Gear.Compactor).ShouldAllBe(d => d == DayOfWeek.Saturday || d == DayOfWeek.Sunday);
+        Days(WorkDays.Weekends, Gear.Compactor).Count.ShouldBeGreaterThan(1);
+        // An evening is shorter than a day: it takes more of them.
+        Days(WorkDays.Evenings, Gear.Compactor).Count.ShouldBeGreaterThan(Days(WorkDays.Any, Gear.Compactor).Count);
+        Of(WorkDays.Evenings, Gear.Compactor).ShouldAllBe(d => d != DayOfWeek.Saturday && d != DayOfWeek.Sunday);
+    }
+
+    [Fact]
     public void A_price_of_gear_that_cannot_be_is_told_at_its_field()
     {
         var job = Job with { Buy = Job.Buy with { Gear = [new GearDocument { Gear = Gear.Saw, From = GearSource.Buy, Price = -1 }] } };

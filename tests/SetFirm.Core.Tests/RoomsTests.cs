@@ -23,6 +23,7 @@ public sealed partial class RoomsTests
         ["Curing"] = 3,
         ["PourDay"] = 4,
         ["Takeoff"] = 4,
+        ["Learning"] = 4,
         ["Mending"] = 5,
         ["Tasks"] = 5,
         ["Job"] = 6,

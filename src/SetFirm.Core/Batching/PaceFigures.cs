@@ -51,6 +51,24 @@ public sealed record PaceFigures
     /// <summary>So much slower for every tonne that a person has handled that day after the first, share.</summary>
     public const double SlowerATonne = 0.1;
 
+    /// <summary>All of it takes so many times as long, rests apart: as was learnt.</summary>
+    public PaceFigures Taking(double times) => times == 1 ? this : this with
+    {
+        BagMin = BagMin * times,
+        BucketMin = BucketMin * times,
+        ShovelMin = ShovelMin * times,
+        MachineMin = MachineMin * times,
+        DrillMin = DrillMin * times,
+        HoeMin = HoeMin * times,
+        HoeMoreMin = HoeMoreMin * times,
+        EmptyMin = EmptyMin * times,
+        BarrowMin = BarrowMin * times,
+        WalkMMin = WalkMMin / times,
+        SlabMin = SlabMin * times,
+        NarrowMin = NarrowMin * times,
+        StrikeMin = StrikeMin * times,
+    };
+
     public const double BucketL = 12;
 
     /// <summary>A truck lets a barrow load off in so many minutes: 10 a cubic metre. Source: site practice (tune).</summary>

@@ -59,7 +59,9 @@ public static class CureAdvice
         ArgumentNullException.ThrowIfNull(remarks);
         remarks.Budget.GoOn();
         var (mix, climate, wetFrom) = (site.Mix, site.Site, site.WetFrom);
-        var history = Fine.Follow(site.Youngest, weather, Sight);
+        var probe = ProbeLog.Of(told);
+        SlabHistory AsRead(SlabHistory model) => probe?.Of(model) ?? model;
+        var history = AsRead(Fine.Follow(site.Youngest, weather, Sight));
         var advised = Advice(mix, history, weather, wetFrom, remarks);
         var days = said.Days ?? advised;
         var wetUntil = wetFrom + Duration.FromDays(days);
@@ -78,7 +80,7 @@ public static class CureAdvice
         CheckCold(said, weather, climate, wetFrom, Instant.Min(wetUntil, weather.End), remarks);
         var nights = Nights(mix, history, weather, climate, wetUntil);
         CheckNights(nights, said, site, weather, frozen, remarks);
-        var paths = Paths(site.Youngest, weather, wetUntil, wetHours / Math.Max(kept, 1e-9));
+        var paths = Paths(site.Youngest, weather, wetUntil, wetHours / Math.Max(kept, 1e-9), AsRead);
         var (stopped, never, whole) = (new StrengthGain.StoppedCure(mix, wetHours), new StrengthGain.StoppedCure(mix, 0), new StrengthGain.StoppedCure(mix, kept));
         double At(double hours, StrengthGain.StoppedCure cure) => cure.At(history.EquivalentHoursAt(history.WaterAdded + Duration.FromHours(hours)));
         var lost = At(28 * 24, whole) - At(28 * 24, stopped);
@@ -259,12 +261,12 @@ public static class CureAdvice
     }
 
     // The same cure in other ways the weather and the mix may go.
-    private static (StrengthGain.StoppedCure Cure, SlabHistory History)[] Paths(ZonePour youngest, HourlyWeather weather, Instant wetUntil, double wetShare) =>
+    private static (StrengthGain.StoppedCure Cure, SlabHistory History)[] Paths(ZonePour youngest, HourlyWeather weather, Instant wetUntil, double wetShare, Func<SlabHistory, SlabHistory> asRead) =>
     [
         .. Members.Of(weather, BandMembers).Select(m =>
         {
             var mix = youngest.Mix.Setting(m.SetFactor);
-            var history = Coarse.Follow(youngest with { Mix = mix }, m.Weather, BandSight);
+            var history = asRead(Coarse.Follow(youngest with { Mix = mix }, m.Weather, BandSight));
             return (new StrengthGain.StoppedCure(mix, history.EquivalentHoursAt(wetUntil) * wetShare), history);
         }),
     ];

@@ -14,6 +14,10 @@ public static class EventLimits
     /// <summary>No plan shares work among more.</summary>
     public const int MostHands = 8;
 
+    /// <summary>Of one probe: ten minutes apart, for a month.</summary>
+    public const int MostReadings = 5_000;
+
+    private const double MostM = 1_000;
     private const double MostCelsius = 100;
     private const double LeastCelsius = -60;
     private const double MostAmount = 1_000_000;
@@ -31,6 +35,12 @@ public static class EventLimits
             {
                 JobEvent.DayBegun { Plan: { } plan } when plan.Wrong() is not null => nameof(JobEvent.DayBegun.Plan),
                 JobEvent.DayClosed e when NotAmount(e.BagsLeft) => nameof(e.BagsLeft),
+                JobEvent.DayClosed { BagsUsed: { } used } e when NotAmount(used) => nameof(e.BagsUsed),
+                JobEvent.FaultSeen e when e.Element.Length > LongestName => nameof(e.Element),
+                JobEvent.FaultSeen e when e.Picture.Length > LongestName => nameof(e.Picture),
+                JobEvent.FaultSeen { XM: not (null or (>= -MostM and <= MostM)) } e => nameof(e.XM),
+                JobEvent.FaultSeen { YM: not (null or (>= -MostM and <= MostM)) } e => nameof(e.YM),
+                JobEvent.ProbeRead e when WrongProbe(e.Readings) => nameof(e.Readings),
                 JobEvent.HandsChanged { Hands: not (>= 1 and <= MostHands) } e => nameof(e.Hands),
                 JobEvent.CoverOn { Zone: { } zone } e when NotCounted(zone) => nameof(e.Zone),
                 JobEvent.Misted { Zone: { } zone } e when NotCounted(zone) => nameof(e.Zone),
@@ -57,6 +67,10 @@ public static class EventLimits
                 _ => null,
             };
     }
+
+    // At least two, one after the other.
+    private static bool WrongProbe(IReadOnlyList<ProbeReading> readings) => readings is not { Count: >= 2 and <= MostReadings }
+        || readings.Any(r => !Moments.Has(r.At) || r.Celsius is not (>= LeastCelsius and <= MostCelsius)) || readings.Zip(readings.Skip(1)).Any(r => r.First.At >= r.Second.At);
 
     private static bool NotCounted(int number) => number is < 1 or > MostCounted;
 

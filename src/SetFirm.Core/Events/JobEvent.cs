@@ -34,6 +34,8 @@ namespace SetFirm.Core.Events;
 [JsonDerivedType(typeof(TaskDone), "taskDone")]
 [JsonDerivedType(typeof(GoodBought), "goodBought")]
 [JsonDerivedType(typeof(GoodMissing), "goodMissing")]
+[JsonDerivedType(typeof(FaultSeen), "faultSeen")]
+[JsonDerivedType(typeof(ProbeRead), "probeRead")]
 [JsonDerivedType(typeof(Withdrawn), "withdrawn")]
 public abstract record JobEvent
 {
@@ -210,6 +212,10 @@ public abstract record JobEvent
 
         /// <summary>Bags, or containers of cement, that are left over unopened.</summary>
         public required double BagsLeft { get; init; }
+
+        /// <summary>That were used, where somebody counted; null takes what the plan has, less what is left.</summary>
+        [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+        public double? BagsUsed { get; init; }
     }
 
     /// <summary>More hands came to help, or some left, from here on.</summary>
@@ -243,6 +249,31 @@ public abstract record JobEvent
         public required string Good { get; init; }
     }
 
+    /// <summary>Something is not as it should be, now that it is hard.</summary>
+    public sealed record FaultSeen : JobEvent
+    {
+        public required FaultSign Sign { get; init; }
+
+        /// <summary>Id of the element; empty where all of it is meant.</summary>
+        public string Element { get; init; } = "";
+
+        /// <summary>Where on its plan, metres along; null where no place is told.</summary>
+        public double? XM { get; init; }
+
+        /// <summary>And in, metres.</summary>
+        public double? YM { get; init; }
+
+        /// <summary>Id of a picture of it; empty where there is none.</summary>
+        public string Picture { get; init; } = "";
+    }
+
+    /// <summary>What a probe in the slab read: between two readings it went straight from one to the other.</summary>
+    public sealed record ProbeRead : JobEvent
+    {
+        /// <summary>From the earliest to the latest.</summary>
+        public required IReadOnlyList<ProbeReading> Readings { get; init; }
+    }
+
     /// <summary>Cast pieces were lifted out of their moulds.</summary>
     public sealed record CastLifted : JobEvent;
 
@@ -253,6 +284,10 @@ public abstract record JobEvent
         public required Guid Line { get; init; }
     }
 }
+
+/// <param name="At">When.</param>
+/// <param name="Celsius">What it read.</param>
+public readonly record struct ProbeReading(Instant At, double Celsius);
 
 /// <summary>Whose temperature was told.</summary>
 public enum ToldTemperature

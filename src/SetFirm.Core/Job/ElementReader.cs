@@ -3,6 +3,7 @@ using SetFirm.Core.Findings;
 using SetFirm.Core.Formwork;
 using SetFirm.Core.Ground;
 using SetFirm.Core.Joints;
+using SetFirm.Core.Learning;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
@@ -54,7 +55,7 @@ internal static class ElementReader
     private const double MostFallPercent = 25;
 
     /// <returns>Null where its shape cannot be.</returns>
-    public static ReadElement? Read(int index, ElementDocument said, Gate gate)
+    public static ReadElement? Read(int index, ElementDocument said, LearntValues learnt, Gate gate)
     {
         var at = Places.Element(index);
         var wasteSound = said.WastePercent is not { } given || gate.InRange(at.WastePercent, given, 0, MostWastePercent, RangeUnit.Pct);
@@ -72,10 +73,15 @@ internal static class ElementReader
 
         var (fall, sound) = said.Traits.Flat ? FallOf(said.FallSaid, cast.Plan, at.Fall, gate) : (null, true);
         return new ReadElement(
-            index, said, cast, own.WorkedOut, own.MisfitM, said.WastePercent ?? (Waste.Share(said.Bed) * 100), fall, sound, JointsOf(said, cast, at, gate),
+            index, said, cast, own.WorkedOut, own.MisfitM, said.WastePercent ?? WastePercent(said.Bed, learnt), fall, sound, JointsOf(said, cast, at, gate),
             string.IsNullOrWhiteSpace(said.Steel?.Spacing) ? null : gate.Length(at.Steel.Spacing, said.Steel.Spacing, 50, 1_000),
             string.IsNullOrWhiteSpace(said.Above) ? null : gate.Length(at.Above, said.Above, 0, Limits.ThickestMm));
     }
+
+    // As is usual on such a bed, or as was learnt of it.
+    private static double WastePercent(Shapes.Bed bed, LearntValues learnt) => learnt.Factor(LearntKeys.Waste(bed)) is not 1 and var times
+        ? Math.Clamp((((1 + Waste.Share(bed)) * times) - 1) * 100, 0, MostWastePercent)
+        : Waste.Share(bed) * 100;
 
     private static (Fall? Fall, bool Sound) FallOf(FallDocument? said, Outline plan, FallPlaces at, Gate gate)
     {

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using SetFirm.Core.Curing;
+using SetFirm.Core.Learning;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
@@ -61,6 +62,10 @@ public sealed record JobDocument
     public required IReadOnlyList<PourDocument> Pours { get; init; }
 
     public required CureDocument Cure { get; init; }
+
+    /// <summary>What was learnt and taken over: the yard's, and no part of the file.</summary>
+    [JsonIgnore]
+    public LearntValues Learnt { get; init; } = LearntValues.None;
 }
 
 /// <summary>What it is mixed in, by whom.</summary>
@@ -70,6 +75,10 @@ public sealed record MixingDocument
 
     /// <summary>People, 1-6.</summary>
     public required int Hands { get; init; }
+
+    /// <summary>What the yard calls those who pour; null where they have no name. What was learnt of them goes by it.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? Crew { get; init; }
 
     /// <summary>How many like mixers are run at once, 1-4.</summary>
     public int Mixers { get; init; } = 1;
@@ -91,6 +100,10 @@ public sealed record MixingDocument
 public sealed record SiteDocument
 {
     public required Shelter Shelter { get; init; }
+
+    /// <summary>What the yard calls the place; null where it has no name. What was learnt there goes by it.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? Called { get; init; }
 
     public required Shade Shade { get; init; }
 

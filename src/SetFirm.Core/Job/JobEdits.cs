@@ -22,7 +22,7 @@ public static class JobEdits
         }
 
         using var text = JsonDocument.Parse(json.ToJsonString());
-        return JobFile.Read(text.RootElement) is JobRead.Ok { Document: var made } ? made : null;
+        return JobFile.Read(text.RootElement) is JobRead.Ok { Document: var made } ? made with { Learnt = job.Learnt } : null;
     }
 
     private static void Set(JsonNode at, Edit edit)

@@ -5,6 +5,7 @@ using SetFirm.Core.Curing;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Formwork;
 using SetFirm.Core.Ground;
+using SetFirm.Core.Learning;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Takeoff;
@@ -125,8 +126,8 @@ internal static class JobReader
             : null;
     }
 
-    /// <summary>Mixer, crew and barrow run.</summary>
-    public static MixingPlace? Mixing(MixingDocument said, MixingPlaces at, Gate gate)
+    /// <summary>Mixer, crew and barrow run; as fast as is learnt of them.</summary>
+    public static MixingPlace? Mixing(MixingDocument said, LearntValues learnt, MixingPlaces at, Gate gate)
     {
         var size = gate.Volume(at.Mixer.Size, said.Mixer.Size, 4, 2_000);
         var barrow = gate.Length(at.BarrowRun, said.BarrowRun, 0, MostBarrowMm);
@@ -145,7 +146,7 @@ internal static class JobReader
 
         var crew = new Crew(said.Hands, said.Mixers);
         LoadAdvice.CheckCrew(crew, at, gate);
-        return new MixingPlace(said.Mixer.Of(volume), crew, run, mass) { Figures = pace };
+        return new MixingPlace(said.Mixer.Of(volume), crew, run, mass) { Figures = pace.Taking(learnt.Factor(LearntKeys.Pace(said))) };
     }
 
     public static BuyTerms? Buy(BuyDocument said, Gate gate)

@@ -23,6 +23,10 @@ public abstract record MixerDocument
     /// <summary>A mass: what its motor or its stand takes at once, as the plate says; empty where nothing is said.</summary>
     public string MostMass { get; init; } = "";
 
+    /// <summary>What the yard calls it; null where it has no name. What was learnt at it goes by it.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? Called { get; init; }
+
     internal abstract Mixer Of(Volume size);
 }
 

@@ -4,6 +4,7 @@ using SetFirm.Core.Formwork;
 using SetFirm.Core.Ground;
 using SetFirm.Core.Job;
 using SetFirm.Core.Joints;
+using SetFirm.Core.Learning;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
@@ -15,11 +16,12 @@ namespace SetFirm.Core.Planning;
 internal static class ElementPlanner
 {
     /// <param name="said">As said.</param>
+    /// <param name="learnt">What beds take.</param>
     /// <param name="firstMix">Id of the job's own mix.</param>
     /// <param name="everyOther">Every other panel is poured first.</param>
     /// <param name="gate">Takes findings and reasons.</param>
     /// <returns>Null when any element is unsound: a plan for half a job would mislead.</returns>
-    public static ImmutableArray<ElementPlan>? Shape(IReadOnlyList<ElementDocument> said, string firstMix, bool everyOther, Gate gate)
+    public static ImmutableArray<ElementPlan>? Shape(IReadOnlyList<ElementDocument> said, LearntValues learnt, string firstMix, bool everyOther, Gate gate)
     {
         if (said.Count == 0)
         {
@@ -41,7 +43,7 @@ internal static class ElementPlanner
             {
                 gate.Fault(Places.Element(i).Id, new Notice.SameId(Given: said[i].Id));
             }
-            else if (ElementReader.Read(i, said[i], gate) is { } read)
+            else if (ElementReader.Read(i, said[i], learnt, gate) is { } read)
             {
                 planned.Add(Shaped(read, said[i].Mix ?? firstMix, everyOther, gate));
             }

@@ -53,9 +53,7 @@ internal sealed class FaultRecord(JobPlan plan, PourPlan pour, Told told, Hourly
         _ => throw new System.Diagnostics.UnreachableException(),
     };
 
-    // A pass that was made is also a reading of how it sets, and would move the very window that it is held against: here only signs and batches count.
-    private readonly DayPlan? windows = pour.Again(
-        SiteWeather.Of(plan.Said, weather), new Told([.. pour.Told.Lines.Where(l => l is not (JobEvent.PassBegun or JobEvent.PassDone or JobEvent.StruckOff or JobEvent.DayClosed))]), pour.AsOf, new Gate(plan.Said.Units)).Day;
+    private readonly DayPlan? windows = pour.AsItSet(SiteWeather.Of(plan.Said, weather), plan.Said.Units);
 
     private readonly ILookup<(int Zone, Pass Pass), Instant> made = pour.Told.Lines
         .Select(l => l switch { JobEvent.PassBegun b => (b.Zone, b.Pass, l.At), JobEvent.PassDone d => (d.Zone, d.Pass, l.At), _ => (Zone: 0, Pass: default, At: default) })

@@ -39,13 +39,13 @@ public static class Planner
         ArgumentNullException.ThrowIfNull(weather);
         var gate = new Gate(job.Units, budget);
         weather = SiteWeather.Of(job, weather, gate);
-        var elements = ElementPlanner.Shape(job.Elements, job.Mix.Id, job.Day.Split == PourSplit.EveryOther, gate);
+        var elements = ElementPlanner.Shape(job.Elements, job.Learnt, job.Mix.Id, job.Day.Split == PourSplit.EveryOther, gate);
         var site = JobReader.Build(job.Build, gate);
         var terms = JobReader.Buy(job.Buy, gate);
         var own = OwnBags.Of(job.Buy, gate);
         var mixes = JobMixes.Read(job, own, elements, gate);
         var recipe = mixes.FirstOrDefault(m => m.Index == 0);
-        var place = JobReader.Mixing(job.Mixing, Places.Mixing, gate);
+        var place = JobReader.Mixing(job.Mixing, job.Learnt, Places.Mixing, gate);
         var zone = JobReader.Zone(job.TimeZone, gate);
         var works = JobReader.Works(job.Day, gate);
         var sketches = elements is { } shaped ? Split(job, shaped, gate) : [];
@@ -163,7 +163,7 @@ public static class Planner
         };
         weather = SiteWeather.Of(job, weather);
         var gate = new Gate(job.Units, budget);
-        if (ElementPlanner.Shape(known.Elements, known.Mix.Id, known.Day.Split == PourSplit.EveryOther, gate) is not { } elements)
+        if (ElementPlanner.Shape(known.Elements, known.Learnt, known.Mix.Id, known.Day.Split == PourSplit.EveryOther, gate) is not { } elements)
         {
             return StartRanking.None;
         }
@@ -172,7 +172,7 @@ public static class Planner
         var sketches = Split(known, elements, gate);
         var asked = Math.Max(0, sketches.ToList().FindIndex(s => s.Id == pour));
         var pours = new PourPlanner(
-            known, elements, mixes.ToDictionary(m => m.Id), JobReader.Mixing(known.Mixing, Places.Mixing, gate), JobReader.Zone(known.TimeZone, gate), JobReader.Works(known.Day, gate), gate)
+            known, elements, mixes.ToDictionary(m => m.Id), JobReader.Mixing(known.Mixing, known.Learnt, Places.Mixing, gate), JobReader.Zone(known.TimeZone, gate), JobReader.Works(known.Day, gate), gate)
             .Plan(sketches, asked);
         return pours.Length > 0 && pours[asked].Task is { } task ? StartRanking.Of(task, weather, NotBefore(job, elements, sketches[asked].Id, task.Zone) ?? notBefore, members, budget) : StartRanking.None;
     }

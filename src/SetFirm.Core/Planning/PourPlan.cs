@@ -7,6 +7,7 @@ using SetFirm.Core.Findings;
 using SetFirm.Core.Job;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.PourDay;
+using SetFirm.Core.Quantities;
 using SetFirm.Core.Weather;
 
 namespace SetFirm.Core.Planning;
@@ -92,4 +93,10 @@ public sealed record PourPlan
             Curing, new CureSite(day.Youngest, day.CoverFrom, Use, Load.Sketch.DateAt), weather, told, asOf, remarks);
         return this with { Day = day, Cure = cure, Told = told, AsOf = asOf };
     }
+
+    /// <summary>Its day as the concrete went, by signs and batches. A pass that was made is also a reading of how it sets, and would move the very window that it is held against: here it does not count.</summary>
+    /// <param name="weather">As it came.</param>
+    /// <param name="units">Of the job.</param>
+    internal DayPlan? AsItSet(HourlyWeather weather, UnitSystem units) => Again(
+        weather, new Told([.. Told.Lines.Where(l => l is not (JobEvent.PassBegun or JobEvent.PassDone or JobEvent.StruckOff or JobEvent.DayClosed))]), AsOf, new Gate(units)).Day;
 }

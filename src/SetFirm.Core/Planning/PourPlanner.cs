@@ -5,6 +5,7 @@ using SetFirm.Core.Curing;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Job;
 using SetFirm.Core.Joints;
+using SetFirm.Core.Learning;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.PourDay;
 using SetFirm.Core.Quantities;
@@ -103,7 +104,7 @@ internal sealed class PourPlanner(
         }
 
         var (said, at) = (job.Pours[index], Places.Pour(index));
-        var (own_, mixingAt) = said.Mixing is { } mixing ? (JobReader.Mixing(mixing, at.Mixing, own), at.Mixing) : (place, Places.Mixing);
+        var (own_, mixingAt) = said.Mixing is { } mixing ? (JobReader.Mixing(mixing, job.Learnt, at.Mixing, own), at.Mixing) : (place, Places.Mixing);
         if (said.Hands is { } hands && own.InRange(at.Hands, hands, 1, LoadAdvice.MostHands) && own_ is not null)
         {
             own_ = own_ with { Crew = own_.Crew with { Hands = hands } };
@@ -152,9 +153,18 @@ internal sealed class PourPlanner(
             Frost = job.Cure.Frost,
             SaidWaterC = (sketch.Said is { } said ? job.Pours[said].Mixing : null)?.WaterC ?? job.Mixing.WaterC,
             WantedMixC = job.Mixing.WantedMixC,
+            SetFactor = job.Learnt.Factor(LearntKeys.Set(SaidMix(sketch.Mix), MixingOf(sketch))),
+            SheenFactor = job.Learnt.Factor(LearntKeys.Sheen(job.Site)),
+            PaceDoubt = job.Learnt.Factor(LearntKeys.Pace(MixingOf(sketch))) == 1 ? 0 : Estimate.DeviationOf(LearntOf.Pace),
+            FinishingFactor = job.Learnt.Factor(LearntKeys.Finishing(MixingOf(sketch))),
             At = new TaskPlaces(sketch.DateAt, startAt, mixing, mixes[sketch.Mix].At),
         };
     }
+
+    private MixingDocument MixingOf(PourSketch sketch) => (sketch.Said is { } said ? job.Pours[said].Mixing : null) ?? job.Mixing;
+
+    // The slurry that nobody said a mix for goes by the job's own.
+    private MixDocument SaidMix(string id) => job.Mixes.FirstOrDefault(m => m.Id == id) ?? job.Mix;
 
     private PourElement Part(PourPart part)
     {

@@ -53,7 +53,7 @@ public static class DayPlanner
         var outcome = best.Run(asForeseen, start);
         var paths = new DaySimulation(pour, coarse, progress: progress);
         var members = retimed is null ? Members.Of(weather, BandMembers) : Members.Of(weather, BoardMembers, retimed.Set, retimed.Sheen);
-        var bands = new PassBands(paths, asForeseen, start, members.Count);
+        var bands = new PassBands(paths, asForeseen, start, members.Count, facts is null ? task.PaceDoubt : 0);
         var judge = new DayJudge(pour, weather, schedule.JointAge);
         var odds = judge.Odds(start, members, paths, bands.Take);
         var (airC, mixC) = (judge.AirC(weather, start), judge.MixC(weather, start));

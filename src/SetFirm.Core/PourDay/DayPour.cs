@@ -71,6 +71,9 @@ public sealed record DayPour
 
     public double NightCoverM2KPerW { get; init; }
 
+    /// <summary>Its sheen stays so many times as long as the weather alone has it.</summary>
+    public double SheenFactor { get; init; } = 1;
+
     /// <summary>There are lamps: the dark stops nobody.</summary>
     public bool Lit { get; init; }
 
@@ -122,7 +125,7 @@ public sealed record DayPour
         ArgumentNullException.ThrowIfNull(task);
         ArgumentNullException.ThrowIfNull(load);
         ArgumentNullException.ThrowIfNull(weather);
-        var mix = task.Recipe.Mix;
+        var mix = task.Mix;
         var zero = schedule.Batches[0].WaterAdded;
         double Hours(Instant at) => (at - zero).TotalHours;
         var rapid = mix.Family == MixFamily.Rapid;
@@ -133,6 +136,7 @@ public sealed record DayPour
             if (!chains.TryGetValue(key, out var rules))
             {
                 rules = Finishes.Chain(element.Finish, rapid);
+                rules = task.FinishingFactor == 1 ? rules : [.. rules.Select(r => r with { PaceM2H = r.PaceM2H / task.FinishingFactor })];
                 chains[key] = rules = element.Sawn && !rapid ? [.. rules, Finishes.Sawing(mix)] : rules;
             }
 
@@ -163,6 +167,7 @@ public sealed record DayPour
             NightCoverM2KPerW = FrostGuards.Resistance(task.Frost),
             RainCover = task.RainCover,
             Lit = task.Site.Shelter == Shelter.Indoors,
+            SheenFactor = task.SheenFactor,
         };
     }
 
@@ -171,6 +176,6 @@ public sealed record DayPour
     {
         ArgumentNullException.ThrowIfNull(task);
         ArgumentNullException.ThrowIfNull(load);
-        return facts?.Zones(task) ?? PourDay.Zones.Cut(load.Batches, schedule, [.. task.Elements.Select(e => e.PourL)], task.Recipe.Mix.ToInitialSet);
+        return facts?.Zones(task) ?? PourDay.Zones.Cut(load.Batches, schedule, [.. task.Elements.Select(e => e.PourL)], task.Mix.ToInitialSet);
     }
 }

@@ -109,6 +109,15 @@ public sealed class DaySimulation : IPassRests
     /// <summary>Which of <see cref="Spans"/> is the first of a zone.</summary>
     public int FirstSpanOf(int zone) => firstSpan[zone];
 
+    /// <summary>How many spans a zone has.</summary>
+    public int PassesOf(int zone) => pour.Zones[zone].Rules.Length;
+
+    /// <summary>Water into a zone's last batch, hours from the first.</summary>
+    public double YoungestWaterH(int zone) => pour.Zones[zone].YoungestWaterH;
+
+    /// <summary>And into its first.</summary>
+    public double OldestWaterH(int zone) => pour.Zones[zone].OldestWaterH;
+
     /// <summary>Of the last member run, zone by zone.</summary>
     public ReadOnlySpan<ZoneOutcome> Zones => outcomes;
 
@@ -157,7 +166,7 @@ public sealed class DaySimulation : IPassRests
                 YoungestReachedH = youngReached[z],
                 Oldest = oldest,
                 Youngest = youngest,
-                SheenFactor = progress is null || double.IsNaN(progress.SheenGoneH(z)) ? member.SheenFactor : 1,
+                SheenFactor = progress is null || double.IsNaN(progress.SheenGoneH(z)) ? member.SheenFactor * pour.SheenFactor : 1,
             });
             // A back dries as it likes.
             deficit = zone.Back ? deficit : Math.Max(deficit, Math.Max(oldest.PeakDeficitKgM2H, youngest.PeakDeficitKgM2H));

@@ -133,7 +133,7 @@ public sealed class HiddenDay
             var path = Path(zone, pour.Zones[zone].YoungestWaterH);
             // What still stands when it has to be dragged off is dragged off.
             return path.SheenGone is { } gone
-                ? Instant.Min(path.Placed + ((gone - path.Placed) * day.truth.SheenFactor), path.WaterAdded + Duration.FromHours(Math.Min(path.Marks.ToDragH, DaySimulation.Sight.TotalHours)))
+                ? Instant.Min(path.Placed + ((gone - path.Placed) * day.truth.SheenFactor * pour.SheenFactor), path.WaterAdded + Duration.FromHours(Math.Min(path.Marks.ToDragH, DaySimulation.Sight.TotalHours)))
                 : null;
         }
 
@@ -237,7 +237,7 @@ public sealed class HiddenDay
             return path.WaterAdded + Duration.FromHours(path.Marks.BleedsLittleH);
         }
 
-        private ConcreteMix Mix(int z) => day.task.Recipe.Mix.Setting(day.truth.ZoneFactors[Math.Min(z, day.truth.ZoneFactors.Length - 1)]);
+        private ConcreteMix Mix(int z) => day.task.Mix.Setting(day.truth.ZoneFactors[Math.Min(z, day.truth.ZoneFactors.Length - 1)]);
 
         private SlabHistory Path(int z, double waterH)
         {

@@ -17,16 +17,21 @@ public sealed class PassBands
     private readonly PassSpan[] plain;
     private readonly double[][] opens;
     private readonly double[][] closes;
+
+    // How much later batches come than planned, as a share of the hours since the first; empty where they come as planned.
+    private readonly double[] later;
     private bool sorted;
 
     /// <param name="paths">That the members are followed with.</param>
     /// <param name="asForeseen">The member that nothing is off in.</param>
     /// <param name="start">First water.</param>
     /// <param name="members">How many will be taken.</param>
-    public PassBands(DaySimulation paths, Member asForeseen, Instant start, int members)
+    /// <param name="paceDoubt">How the pace of the batches may differ, as a logarithm.</param>
+    public PassBands(DaySimulation paths, Member asForeseen, Instant start, int members, double paceDoubt = 0)
     {
         ArgumentNullException.ThrowIfNull(paths);
         this.paths = paths;
+        later = [.. Enumerable.Range(0, paceDoubt > 0 ? members : 0).Select(i => Members.Pace(i, paceDoubt) - 1)];
         paths.Run(asForeseen, start);
         plain = paths.Spans.ToArray();
         opens = [.. plain.Select(_ => new double[members])];
@@ -40,6 +45,16 @@ public sealed class PassBands
         for (var i = 0; i < spans.Length; i++)
         {
             (opens[i][member], closes[i][member]) = (Seen(spans[i].OpensH), Seen(spans[i].ClosesH));
+        }
+
+        for (var z = 0; later.Length > 0 && z < paths.Zones.Length; z++)
+        {
+            // What is placed later sets so much later.
+            for (var i = paths.FirstSpanOf(z); i < paths.FirstSpanOf(z) + paths.PassesOf(z); i++)
+            {
+                opens[i][member] += later[member] * paths.YoungestWaterH(z);
+                closes[i][member] += later[member] * paths.OldestWaterH(z);
+            }
         }
     }
 

@@ -70,6 +70,21 @@ public sealed record PourTask
 
     public required TaskPlaces At { get; init; }
 
+    /// <summary>It sets in so many times its time, as was learnt of it; 1 where nothing was.</summary>
+    public double SetFactor { get; init; } = 1;
+
+    /// <summary>Its sheen stays so many times as long, as was learnt of the site.</summary>
+    public double SheenFactor { get; init; } = 1;
+
+    /// <summary>Passes take so many times as long, as was learnt of the crew.</summary>
+    public double FinishingFactor { get; init; } = 1;
+
+    /// <summary>How its pace differs from day to day, as a logarithm; 0 where nothing was learnt of it: its windows are then those of the batches as planned.</summary>
+    public double PaceDoubt { get; init; }
+
+    /// <summary>The concrete as it sets here.</summary>
+    public ConcreteMix Mix => SetFactor == 1 ? Recipe.Mix : Recipe.Mix.Setting(SetFactor);
+
     /// <summary>First water; of what a truck brings that was before it came. An hour that a clock change skips or repeats is read leniently (later, or first).</summary>
     public Instant StartsAt => (Date + Start).InZoneLeniently(Zone).ToInstant() - Recipe.Age;
 

@@ -77,7 +77,8 @@ internal sealed class SignReader(DayPour pour, ISlabModel model, HourlyWeather w
             }
 
             var zone = pour.Zones[z];
-            var path = Path(z, zone.MiddleWaterH, Math.Exp(set.Zones[z].Mean));
+            // It is gone when it is gone from the last that was placed.
+            var path = Path(z, zone.YoungestWaterH, Math.Exp(set.Zones[z].Mean));
             // Where none was reckoned with the eye tells of this zone only.
             if (path.SheenGone is not { } reckoned || reckoned <= path.Placed)
             {
@@ -85,7 +86,7 @@ internal sealed class SignReader(DayPour pour, ISlabModel model, HourlyWeather w
             }
 
             const double soonest = 0.05;
-            var says = Math.Log(Math.Max(soonest, (gone - path.Placed) / (reckoned - path.Placed)));
+            var says = Math.Log(Math.Max(soonest, (gone - path.Placed) / (reckoned - path.Placed)) / pour.SheenFactor);
             read.Add(new SignTold(line, z, (reckoned - path.Placed).TotalHours, new SetReading(z, says, says, SheenSeenDoubt)));
             (precision, sum) = (precision + (1 / (SheenSeenDoubt * SheenSeenDoubt)), sum + (says / (SheenSeenDoubt * SheenSeenDoubt)));
         }

@@ -56,6 +56,11 @@ public static class Members
         return sorted[below] == sorted[above] ? sorted[below] : sorted[below] + ((at - below) * (sorted[above] - sorted[below]));
     }
 
+    /// <summary>How many times as long as planned a round takes in one way.</summary>
+    /// <param name="i">Which way.</param>
+    /// <param name="doubt">As a logarithm.</param>
+    public static double Pace(int i, double doubt) => Math.Exp(doubt * Spread(i, 2).A);
+
     private static Member Along(HourlyWeather path, int i)
     {
         var (set, sheen) = Spread(i, 0);

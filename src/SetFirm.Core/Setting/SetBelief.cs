@@ -39,7 +39,8 @@ public sealed record SetBelief(Guess Common, ImmutableArray<Guess> Zones, Immuta
     /// <param name="zones">How many.</param>
     /// <param name="learnt">Logarithm of the median factor of earlier pours; 0 where nothing is learnt.</param>
     /// <param name="readings">In any order; their zones are there.</param>
-    public static SetBelief Of(int zones, double learnt, IEnumerable<SetReading> readings)
+    /// <param name="shared">Doubt about what all share, before any sign.</param>
+    public static SetBelief Of(int zones, double learnt, IEnumerable<SetReading> readings, double shared = SharedDoubt)
     {
         ArgumentOutOfRangeException.ThrowIfNegative(zones);
         var byZone = new SetReading[zones][];
@@ -52,7 +53,7 @@ public sealed record SetBelief(Guess Common, ImmutableArray<Guess> Zones, Immuta
 
         var common = Root(u =>
         {
-            var slope = (u - learnt) / Square(SharedDoubt);
+            var slope = (u - learnt) / Square(shared);
             foreach (var own in byZone)
             {
                 slope += own.Length == 0 ? 0 : (u - Zone(own, u)) / Square(OwnDoubt);
@@ -60,7 +61,7 @@ public sealed record SetBelief(Guess Common, ImmutableArray<Guess> Zones, Immuta
 
             return slope;
         });
-        var precision = 1 / Square(SharedDoubt);
+        var precision = 1 / Square(shared);
         var (alone, follows, means) = (new double[zones], new double[zones], new double[zones]);
         for (var z = 0; z < zones; z++)
         {
@@ -76,10 +77,10 @@ public sealed record SetBelief(Guess Common, ImmutableArray<Guess> Zones, Immuta
             follows[z] = Square(alone[z]) / Square(OwnDoubt);
         }
 
-        var shared = 1 / Math.Sqrt(precision);
+        var left = 1 / Math.Sqrt(precision);
         return new SetBelief(
-            new Guess(common, shared),
-            [.. means.Select((m, z) => new Guess(m, Math.Sqrt(Square(alone[z]) + Square(follows[z] * shared))))], [.. alone], [.. follows]);
+            new Guess(common, left),
+            [.. means.Select((m, z) => new Guess(m, Math.Sqrt(Square(alone[z]) + Square(follows[z] * left))))], [.. alone], [.. follows]);
     }
 
     /// <summary>One way it may be: the logarithm of a zone's factor.</summary>

@@ -54,6 +54,30 @@ public sealed class SlabHistory
     /// <summary>Water on its face, kg/m2.</summary>
     public double FilmAt(Instant moment) => Along(hours, track.FilmKgM2, (moment - WaterAdded).TotalHours);
 
+    /// <summary>The same slab as a probe in it read: where it has readings they take the model's place, and age follows from them.</summary>
+    /// <param name="readC">What it read at a moment, °C; null where it read nothing.</param>
+    public SlabHistory AsRead(Func<Instant, double?> readC)
+    {
+        ArgumentNullException.ThrowIfNull(readC);
+        var read = new SlabTrack(hours.Length);
+        for (var i = 0; i < hours.Length; i++)
+        {
+            var probe = readC(WaterAdded + Duration.FromHours(hours[i]));
+            read.TemperatureC[i] = probe ?? temperatureC[i];
+            read.FilmKgM2[i] = track.FilmKgM2[i];
+            if (i > 0)
+            {
+                // Where neither end was read the model's own step stands.
+                var byModel = probe is null && readC(WaterAdded + Duration.FromHours(hours[i - 1])) is null;
+                read.EquivalentH[i] = read.EquivalentH[i - 1] + (byModel
+                    ? equivalentHours[i] - equivalentHours[i - 1]
+                    : (EquivalentAge.Rate(read.TemperatureC[i - 1]) + EquivalentAge.Rate(read.TemperatureC[i])) / 2 * (hours[i] - hours[i - 1]));
+            }
+        }
+
+        return new SlabHistory(WaterAdded, Placed - WaterAdded, hours, read, Marks);
+    }
+
     private static double Along(double[] xs, double[] ys, double x)
     {
         var found = Array.BinarySearch(xs, x);

@@ -31,7 +31,11 @@ internal static class DayTelling
             }),
         ],
         [.. Together(plan)],
-        [.. plan.Hours.Select(h => new HourReport(h.At, h.Air.Celsius, h.Humidity, h.WindKmh, h.SunWm2, h.RainChance, h.RainMm, h.EvaporationKgM2H))]);
+        Hours(plan));
+
+    /// <summary>Weather, and what it takes from the slab.</summary>
+    public static IReadOnlyList<HourReport> Hours(DayPlan plan) =>
+        [.. plan.Hours.Select(h => new HourReport(h.At, h.Air.Celsius, h.Humidity, h.WindKmh, h.SunWm2, h.RainChance, h.RainMm, h.EvaporationKgM2H))];
 
     /// <summary>All zones as one.</summary>
     public static IEnumerable<PassReport> Passes(DayPlan plan) => Together(plan);

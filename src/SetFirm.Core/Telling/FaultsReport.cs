@@ -13,8 +13,16 @@ public sealed record FaultsReport(IReadOnlyList<FaultReport> Faults)
     /// <param name="plan">Of the job, with its log.</param>
     /// <param name="weather">The hours that it was planned with.</param>
     /// <param name="log">All that was told of it.</param>
-    public static FaultsReport Of(JobPlan plan, HourlyWeather weather, IReadOnlyList<JobEvent>? log = null) => new([.. FaultPlan.Of(plan, Told.Of(log ?? []), weather).Select(f => new FaultReport(
-        f.Sign, [.. f.Causes.Select(c => new CauseReport(c.Cause, c.Evidence.Weight switch { > 0 => Verdict.Likely, null => Verdict.NotTold, _ => Verdict.Against }, c.Evidence.Measure, c.Evidence.Outside))], f.Mend, f.From))]);
+    public static FaultsReport Of(JobPlan plan, HourlyWeather weather, IReadOnlyList<JobEvent>? log = null) => new([.. FaultPlan.Of(plan, Told.Of(log ?? []), weather).Select(One)]);
+
+    /// <summary>One sign.</summary>
+    public static FaultReport One(FaultPlan fault)
+    {
+        ArgumentNullException.ThrowIfNull(fault);
+        return new FaultReport(
+            fault.Sign, [.. fault.Causes.Select(c => new CauseReport(c.Cause, c.Evidence.Weight switch { > 0 => Verdict.Likely, null => Verdict.NotTold, _ => Verdict.Against }, c.Evidence.Measure, c.Evidence.Outside))],
+            fault.Mend, fault.From);
+    }
 }
 
 /// <summary>What the record says of a cause.</summary>

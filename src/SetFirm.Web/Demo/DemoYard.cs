@@ -12,6 +12,7 @@ using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
 using SetFirm.Core.Weather;
+using SetFirm.Web.Jobs;
 using SetFirm.Web.Storage;
 
 namespace SetFirm.Web.Demo;
@@ -49,7 +50,10 @@ internal static class DemoYard
                 CreatedAt = now - age,
                 UpdatedAt = now - age,
             });
-            Tell(db, id, job.Name == HalfWayName ? ToldSoFar(job, now, weather(job)) : Told(job, now, weather(job)), json);
+            IEnumerable<JobEvent> told = job.Name == HalfWayName ? ToldSoFar(job, now, weather(job)) : [.. DemoPours.Told(job, weather(job)), .. Told(job, now, weather(job))];
+            Tell(db, id, told, json);
+            // What they name is in the yard.
+            Things.KeepAsync(db, job, now, CancellationToken.None).GetAwaiter().GetResult();
             age += Duration.FromHours(5);
         }
 
@@ -152,7 +156,7 @@ internal static class DemoYard
     }
 
     public static IEnumerable<JobDocument> Jobs(LocalDateTime now) =>
-        Planned(now).Select(job => job with { Site = job.Site with { Latitude = Ostrey.Latitude, Longitude = Ostrey.Longitude } });
+        Planned(now).Select(job => job with { Site = job.Site with { Called = "Heron Row", Latitude = Ostrey.Latitude, Longitude = Ostrey.Longitude } });
 
     /// <summary>Far enough south that somebody pours there in any month.</summary>
     private static readonly SitePlace Ostrey = new(38, 15);
@@ -168,6 +172,8 @@ internal static class DemoYard
         yield return DriveKerb(today.PlusDays(6));
         yield return SteppingStones(today.PlusDays(9));
         yield return SkimOfLeanTo(today.PlusDays(-40));
+        yield return BinStand(today.PlusDays(-24));
+        yield return CellarLanding(today.PlusDays(-45));
     }
 
     /// <summary>An L round the kitchen corner: two house walls, a drain and a post.</summary>
@@ -193,7 +199,7 @@ internal static class DemoYard
             },
         ],
         Build = Start("", day, "08:30").Build with { Soil = Soil.Soft },
-        Mixing = new MixingDocument { Mixer = new DrumDocument { Size = "140 L" }, Hands = 2, BarrowRun = "12 m", WaterC = 12 },
+        Mixing = Drum("12 m"),
     };
 
     /// <summary>Under a roof with lamps: its day is half over at whatever hour somebody looks.</summary>
@@ -215,11 +221,41 @@ internal static class DemoYard
                 },
             ],
             Site = SiteDocument.AsForecast with { Shelter = Shelter.Indoors },
-            Mixing = new MixingDocument { Mixer = new DrumDocument { Size = "140 L" }, Hands = 2, BarrowRun = "8 m", WaterC = 14 },
+            Mixing = Drum("8 m", 14),
             Cure = CureDocument.By(CuringMethod.Plastic),
         };
 
     /// <summary>Along the beds, then round the corner of the lawn.</summary>
+    /// <summary>Poured three weeks ago: it was slow, and it was broomed before it was ready.</summary>
+    private static JobDocument BinStand(LocalDate day) => Start(DemoPours.BinStand, day, "09:00") with
+    {
+        Elements = [Pad("Stand", "2.60 m", "1.80 m", Finish.Broom)],
+        Mixing = Drum("10 m"),
+    };
+
+    /// <summary>And six weeks ago: all went well, slowly.</summary>
+    private static JobDocument CellarLanding(LocalDate day) => Start(DemoPours.CellarLanding, day, "08:30") with
+    {
+        Elements = [Pad("Landing", "2.20 m", "1.50 m", Finish.Broom)],
+        Mixing = Drum("14 m"),
+    };
+
+    private static SlabDocument Pad(string name, string along, string across, Finish finish) => new()
+    {
+        Id = "element-1",
+        Name = name,
+        Outline = new PresetOutlineDocument { Shape = PresetShape.Rectangle, Along = along, Across = across },
+        Edges = Edges(Meets.Form, Meets.Form, Meets.Wall, Meets.Form),
+        Openings = [],
+        Thickness = "100 mm",
+        Bed = Bed.Levelled,
+        Finish = finish,
+    };
+
+    /// <summary>The two of them, at their own drum: what was learnt goes by these names.</summary>
+    private static MixingDocument Drum(string run, double waterC = 12) =>
+        new() { Mixer = new DrumDocument { Size = "140 L", Called = "Our drum" }, Crew = "Ines and Odd", Hands = 2, BarrowRun = run, WaterC = waterC };
+
     private static JobDocument HerbBorder(LocalDate day) =>
         Start("Herb border", day, "09:30") with
         {
@@ -325,7 +361,7 @@ internal static class DemoYard
             Consistency = Consistency.Stiff,
             Moisture = Moisture.Damp,
         },
-        Mixing = new MixingDocument { Mixer = new DrumDocument { Size = "140 L" }, Hands = 2, BarrowRun = "20 m", WaterC = 12 },
+        Mixing = Drum("20 m"),
         Cure = CureDocument.By(CuringMethod.Burlap),
     };
 

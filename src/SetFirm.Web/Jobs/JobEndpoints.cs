@@ -13,6 +13,7 @@ using SetFirm.Core.Planning;
 using SetFirm.Core.PourDay;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Telling;
+using SetFirm.Web.Learning;
 using SetFirm.Web.Live;
 using SetFirm.Web.Storage;
 using SetFirm.Web.Weather;
@@ -53,7 +54,7 @@ internal static class JobEndpoints
 
     // Units come as text: a query is bound by the letter, and the contract writes them small.
     private static async Task<IResult> StartingAsync(
-        string? name, string? units, string? timeZone, string? kind, SetFirmDb db, JobWeather weather, IClock clock, CancellationToken cancellation)
+        string? name, string? units, string? timeZone, string? kind, SetFirmDb db, JobWeather weather, LearntShelf learnt, IClock clock, CancellationToken cancellation)
     {
         if (!Enum.TryParse<StartKind>(kind ?? nameof(StartKind.Slab), ignoreCase: true, out var poured) || !Enum.IsDefined(poured))
         {
@@ -69,7 +70,7 @@ internal static class JobEndpoints
         var start = StartingJob.Of(name ?? "", system, zone.Id, tomorrow, poured);
         var recent = await db.Jobs.AsNoTracking().Where(j => j.RemovedAt == null).OrderByDescending(j => j.UpdatedAt).Take(RecentJobs).ToListAsync(cancellation);
         var last = recent.Select(r => KeptJob.Read(r.Document)).OfType<JobRead.Ok>().Select(r => r.Document).FirstOrDefault(d => d.Units == system);
-        var job = last is null ? start : StartingJob.After(start, last);
+        var job = await Things.PricesAsync(db, (last is null ? start : StartingJob.After(start, last)) with { Learnt = await learnt.InUseAsync(cancellation) }, cancellation);
         // The best hour of the days ahead, or tomorrow at eight where none will do.
         var best = Planner.Starts(job, weather.Ahead(job), notBefore: zone.AtStartOfDay(tomorrow).ToInstant(), members: DayPlanner.BandMembers).First;
         return TypedResults.Ok(best is null ? job : job with
@@ -111,6 +112,7 @@ internal static class JobEndpoints
             UpdatedAt = now,
         };
         db.Jobs.Add(row);
+        await Things.KeepAsync(db, document, now, cancellation);
         await db.SaveChangesAsync(cancellation);
         return TypedResults.Created($"/api/jobs/{row.Id}", Tagged(request.HttpContext, row, document));
     }
@@ -120,7 +122,7 @@ internal static class JobEndpoints
             ? Answer(http, row)
             : Problems.NoSuchJob();
 
-    private static async Task<IResult> ChangeAsync(Guid id, HttpRequest request, SetFirmDb db, IClock clock, News news, CancellationToken cancellation)
+    private static async Task<IResult> ChangeAsync(Guid id, HttpRequest request, SetFirmDb db, IClock clock, News news, LearntShelf learnt, CancellationToken cancellation)
     {
         var (document, problem) = await JobIn(request, cancellation);
         if (document is null)
@@ -153,8 +155,10 @@ internal static class JobEndpoints
         (row.Name, row.Document, row.UpdatedAt) = (document.Name, written, now);
         row.Version++;
         await ThinAsync(db, id, now, cancellation);
+        await Things.KeepAsync(db, document, now, cancellation);
         await db.SaveChangesAsync(cancellation);
         await transaction.CommitAsync(cancellation);
+        learnt.Forget();
         await news.ChangedAsync(id);
         return TypedResults.Ok(Tagged(request.HttpContext, row, document));
     }
@@ -192,7 +196,7 @@ internal static class JobEndpoints
         return TypedResults.NoContent();
     }
 
-    private static async Task<IResult> RemoveAsync(Guid id, HttpRequest request, SetFirmDb db, IClock clock, CancellationToken cancellation)
+    private static async Task<IResult> RemoveAsync(Guid id, HttpRequest request, SetFirmDb db, IClock clock, LearntShelf learnt, CancellationToken cancellation)
     {
         if (VersionIn(request) is not { } version)
         {
@@ -202,12 +206,13 @@ internal static class JobEndpoints
         var now = clock.GetCurrentInstant();
         var removed = await db.Jobs.Where(j => j.Id == id && j.RemovedAt == null && j.Version == version)
             .ExecuteUpdateAsync(s => s.SetProperty(j => j.RemovedAt, now), cancellation);
+        learnt.Forget(); // what is not in the yard teaches nothing
         return removed == 1 ? TypedResults.NoContent()
             : await db.Jobs.Where(j => j.Id == id && j.RemovedAt == null).Select(j => (int?)j.Version).SingleOrDefaultAsync(cancellation) is { } stands ? Problems.StaleVersion(stands)
             : Problems.NoSuchJob();
     }
 
-    private static async Task<IResult> RestoreAsync(Guid id, HttpContext http, SetFirmDb db, CancellationToken cancellation)
+    private static async Task<IResult> RestoreAsync(Guid id, HttpContext http, SetFirmDb db, LearntShelf learnt, CancellationToken cancellation)
     {
         var row = await db.Jobs.SingleOrDefaultAsync(j => j.Id == id, cancellation);
         if (row is null)
@@ -217,6 +222,7 @@ internal static class JobEndpoints
 
         row.RemovedAt = null;
         await db.SaveChangesAsync(cancellation);
+        learnt.Forget();
         return Answer(http, row);
     }
 

@@ -1,10 +1,15 @@
+using System.Globalization;
 using System.Text.Json;
+using CsvHelper;
+using CsvHelper.Configuration;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
 using NodaTime;
+using NodaTime.Text;
 using SetFirm.Core.Events;
 using SetFirm.Core.Job;
+using SetFirm.Web.Learning;
 using SetFirm.Web.Live;
 using SetFirm.Web.Storage;
 using SetFirm.Web.Wire;
@@ -29,6 +34,7 @@ internal static class LogEndpoints
     {
         var log = api.MapGroup("/jobs/{id:guid}/log");
         log.MapGet("", ListAsync).WithName("ListLog").Produces<LogLine[]>().ProducesProblem(404);
+        log.MapGet("/csv", TableAsync).WithName("GetLogTable").Produces<string>(200, "text/csv").ProducesProblem(404);
         log.MapPost("", AddAsync).WithName("AddLog").Accepts<JobEvent[]>("application/json").Produces<LogLine[]>()
             .ProducesProblem(400).ProducesProblem(404).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
     }
@@ -47,7 +53,7 @@ internal static class LogEndpoints
             : Problems.NoSuchJob();
 
     // What is told twice, because the first answer was lost, is one line. It is written before it is answered.
-    private static async Task<IResult> AddAsync(Guid id, HttpRequest request, SetFirmDb db, IClock clock, News news, IOptions<JsonOptions> json, CancellationToken cancellation)
+    private static async Task<IResult> AddAsync(Guid id, HttpRequest request, SetFirmDb db, IClock clock, News news, LearntShelf learnt, IOptions<JsonOptions> json, CancellationToken cancellation)
     {
         var body = await Bodies.ReadAsync(request, cancellation);
         if (body.Problem is { } unreadable)
@@ -90,9 +96,49 @@ internal static class LogEndpoints
             await transaction.CommitAsync(cancellation);
         }
 
+        learnt.Forget();
         var lines = await LinesAsync(db, id, 0, options, cancellation);
         await news.ToldAsync(id, lines.Length == 0 ? 0 : lines[^1].Seq);
         return TypedResults.Ok(lines);
+    }
+
+    // For a spreadsheet: what is told of each kind stands in one column as JSON, and no cell begins a formula.
+    private static async Task<IResult> TableAsync(Guid id, SetFirmDb db, IOptions<JsonOptions> json, CancellationToken cancellation)
+    {
+        if (!await db.Jobs.AnyAsync(j => j.Id == id && j.RemovedAt == null, cancellation))
+        {
+            return Problems.NoSuchJob();
+        }
+
+        await using var text = new StringWriter(CultureInfo.InvariantCulture);
+        await using (var csv = new CsvWriter(text, new CsvConfiguration(CultureInfo.InvariantCulture) { InjectionOptions = InjectionOptions.Escape }))
+        {
+            foreach (var name in (ReadOnlySpan<string>)["seq", "at", "receivedAt", "pour", "kind", "device", "note", "zone", "batch", "pass", "what"])
+            {
+                csv.WriteField(name);
+            }
+
+            await csv.NextRecordAsync();
+            foreach (var line in await LinesAsync(db, id, 0, json.Value.SerializerOptions, cancellation))
+            {
+                var said = JsonSerializer.SerializeToNode(line.Event, json.Value.SerializerOptions)!.AsObject();
+                csv.WriteField(line.Seq);
+                csv.WriteField(InstantPattern.ExtendedIso.Format(line.Event.At));
+                csv.WriteField(InstantPattern.ExtendedIso.Format(line.ReceivedAt));
+                foreach (var name in (ReadOnlySpan<string>)["pour", "kind", "device", "note", "zone", "batch", "pass"])
+                {
+                    csv.WriteField(said[name]?.ToString() ?? "");
+                    said.Remove(name);
+                }
+
+                said.Remove("id");
+                said.Remove("at");
+                csv.WriteField(said.Count == 0 ? "" : said.ToJsonString());
+                await csv.NextRecordAsync();
+            }
+        }
+
+        return TypedResults.Text(text.ToString(), "text/csv; charset=utf-8");
     }
 
     private static async Task<LogLine[]> LinesAsync(SetFirmDb db, Guid job, long after, JsonSerializerOptions options, CancellationToken cancellation)

@@ -9,6 +9,7 @@ using NodaTime;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Job;
 using SetFirm.Core.Planning;
+using SetFirm.Web.Learning;
 using SetFirm.Web.Storage;
 using SetFirm.Web.Weather;
 
@@ -19,7 +20,7 @@ namespace SetFirm.Web.Jobs;
 /// A list is answered with the lines there are. One whose job was changed, or told of, since is waited for a moment; one that only time has gone by for is
 /// shown as it is while it is made anew. No job can hold up the others: each has its time, and what fails says so.
 /// </remarks>
-internal sealed partial class YardLines(IServiceScopeFactory scopes, JobWeather weather, IClock clock, IOptions<JsonOptions> json, ILogger<YardLines> logger) : BackgroundService
+internal sealed partial class YardLines(IServiceScopeFactory scopes, JobWeather weather, LearntShelf learnt, IClock clock, IOptions<JsonOptions> json, ILogger<YardLines> logger) : BackgroundService
 {
     /// <summary>A line says where a job stands now; so often it is looked at anew.</summary>
     private const int SlotMinutes = 15;
@@ -117,16 +118,16 @@ internal sealed partial class YardLines(IServiceScopeFactory scopes, JobWeather 
         }
 
         var log = (await LogEndpoints.ReadAsync(db, [id], json.Value.SerializerOptions, stop))[id].ToArray();
-        var line = Made(row, log, now, stop);
+        var line = Made(row, log, await learnt.InUseAsync(stop), now, stop);
         await db.KeepLineAsync(id, KeyOf(row.Version, log.Length, now), JsonSerializer.Serialize(line, json.Value.SerializerOptions), stop);
     }
 
-    private JobLineDto Made(JobRow row, IReadOnlyList<Core.Events.JobEvent> log, Instant now, CancellationToken stop)
+    private JobLineDto Made(JobRow row, IReadOnlyList<Core.Events.JobEvent> log, Core.Learning.LearntValues values, Instant now, CancellationToken stop)
     {
         try
         {
             return KeptJob.Read(row.Document) is JobRead.Ok { Document: var job }
-                ? YardLine.Of(row, job, weather.For(job), log, now, new Budget(MostForOne, stop))
+                ? YardLine.Of(row, job with { Learnt = values }, weather.For(job), log, now, new Budget(MostForOne, stop))
                 : YardLine.Bare(row.Id, row.Version, row.Name, row.UpdatedAt, LineState.Unplannable);
         }
         catch (Exception e) when (!stop.IsCancellationRequested)

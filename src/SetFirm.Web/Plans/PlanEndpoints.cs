@@ -6,11 +6,13 @@ using NodaTime;
 using SetFirm.Core.Events;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Job;
+using SetFirm.Core.Learning;
 using SetFirm.Core.Planning;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Telling;
 using SetFirm.Core.Weather;
 using SetFirm.Web.Jobs;
+using SetFirm.Web.Learning;
 using SetFirm.Web.Weather;
 using SetFirm.Web.Wire;
 
@@ -33,9 +35,24 @@ public sealed record PlanRequest
     /// <summary>Now, for what was missed; left out, nothing is under way.</summary>
     public Instant? AsOf { get; init; }
 
+    /// <summary>What was learnt and taken over; left out, what the yard of the service has.</summary>
+    public IReadOnlyList<LearntFactor>? Learnt { get; init; }
+
     /// <summary>Which hidden day is rehearsed; asked for by a rehearsal only.</summary>
     public int? Seed { get; init; }
 }
+
+/// <summary>A value that was learnt.</summary>
+public sealed record LearntFactor
+{
+    public required LearntKey Key { get; init; }
+
+    /// <summary>So many times what is taken where nothing is learnt, 1/4 to 4.</summary>
+    public required double Factor { get; init; }
+}
+
+/// <summary>A pour's day as it was; null while it cannot be planned.</summary>
+public sealed record LookBackAnswer(LookBackReport? Day);
 
 /// <summary>A run of hourly weather.</summary>
 public sealed record WeatherDto
@@ -64,6 +81,8 @@ internal static class PlanEndpoints
             ShopTelling.Of(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget), said.Log));
         Map(api, "/faults", "Faults", 1, (weather, job) => weather.For(job), (job, weather, said, budget) =>
             FaultsReport.Of(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget), weather, said.Log));
+        Map(api, "/lookback", "LookBack", 2, (weather, job) => weather.For(job), (job, weather, said, budget) => new LookBackAnswer(LookBackReport.Of(
+            LookBack.Of(job, weather, said.Log, said.AsOf, said.Pour, budget), Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget))));
         // Each choice is a plan of its own.
         Map(api, "/practices", "Practices", 4, (weather, job) => weather.For(job), (job, weather, said, budget) =>
             PracticesReport.Of(PracticePlan.Of(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget), weather, budget)));
@@ -75,8 +94,8 @@ internal static class PlanEndpoints
 
     private static void Map<TReport>(
         IEndpointRouteBuilder api, string path, string name, double times, Func<JobWeather, JobDocument, HourlyWeather> usual, Func<JobDocument, HourlyWeather, Besides, Budget, TReport> answer) => api
-        .MapPost(path, (HttpRequest request, JobWeather weather, PlanDesk desk, IOptions<JsonOptions> json, CancellationToken cancellation) =>
-            AnswerAsync(request, job => usual(weather, job), json, (job, hours, said) => AtDeskAsync(desk, b => answer(job, hours, said, b), times, cancellation), cancellation))
+        .MapPost(path, (HttpRequest request, JobWeather weather, LearntShelf shelf, PlanDesk desk, IOptions<JsonOptions> json, CancellationToken cancellation) =>
+            AnswerAsync(request, job => usual(weather, job), shelf, json, (job, hours, said) => AtDeskAsync(desk, b => answer(job, hours, said, b), times, cancellation), cancellation))
         .WithName(name).Accepts<PlanRequest>("application/json").Produces<TReport>()
         .ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422).ProducesProblem(503);
 
@@ -90,7 +109,7 @@ internal static class PlanEndpoints
         };
 
     private static async Task<IResult> AnswerAsync(
-        HttpRequest request, Func<JobDocument, HourlyWeather> usual, IOptions<JsonOptions> json, Func<JobDocument, HourlyWeather, Besides, Task<IResult>> answer, CancellationToken cancellation)
+        HttpRequest request, Func<JobDocument, HourlyWeather> usual, LearntShelf shelf, IOptions<JsonOptions> json, Func<JobDocument, HourlyWeather, Besides, Task<IResult>> answer, CancellationToken cancellation)
     {
         var body = await Bodies.ReadAsync(request, cancellation);
         if (body.Problem is { } unreadable)
@@ -115,6 +134,7 @@ internal static class PlanEndpoints
             return wrong;
         }
 
+        job = job with { Learnt = said.Learnt ?? await shelf.InUseAsync(cancellation) };
         if (!body.Json.TryGetProperty("weather", out var given) || given.ValueKind == JsonValueKind.Null)
         {
             return await answer(job, usual(job), said);
@@ -143,7 +163,7 @@ internal static class PlanEndpoints
             }
         }
 
-        var (asOf, pour, seed) = (Part<Instant?>("asOf"), Part<string>("pour"), Part<int?>("seed"));
+        var (asOf, pour, seed, learnt) = (Part<Instant?>("asOf"), Part<string>("pour"), Part<int?>("seed"), Part<LearntFactor[]>("learnt"));
         if (asOf.Value is { } now && !Moments.Has(now))
         {
             return (default, Problems.Of(new JobRead.Unreadable("$.asOf", "it is not between 1990 and 2200")));
@@ -151,12 +171,13 @@ internal static class PlanEndpoints
 
         var log = body.TryGetProperty("log", out var lines) && lines.ValueKind != JsonValueKind.Null ? LogEndpoints.Read(lines, LogEndpoints.MostOfAJob, "$.log", options) : ([], null);
         return log.Events is { } told
-            ? (new Besides(told, asOf.Value, pour.Value, seed.Value), asOf.Problem ?? pour.Problem ?? seed.Problem)
+            ? (new Besides(told, asOf.Value, pour.Value, seed.Value, learnt.Value is { } factors ? LearntValues.Of(factors.Where(f => f?.Key is { What: not null, Who: not null }).Select(f => (f.Key, f.Factor))) : null),
+                asOf.Problem ?? pour.Problem ?? seed.Problem ?? learnt.Problem)
             : (default, Problems.Of(log.Wrong!));
     }
 
     /// <summary>What was said of a job besides its document.</summary>
-    private readonly record struct Besides(IReadOnlyList<JobEvent> Log, Instant? AsOf, string? Pour, int? Seed);
+    private readonly record struct Besides(IReadOnlyList<JobEvent> Log, Instant? AsOf, string? Pour, int? Seed, LearntValues? Learnt);
 
     private static (HourlyWeather? Weather, IResult? Problem) Read(JsonElement given, JsonSerializerOptions options)
     {

@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 using NodaTime;
+using SetFirm.Core.Learning;
 
 namespace SetFirm.Web.Storage;
 
@@ -103,6 +104,79 @@ internal sealed class PictureRow
     public Instant ReceivedAt { get; set; }
 }
 
+/// <summary>What the pours of a job say of later ones, made once and kept with what it was made from.</summary>
+internal sealed class ReadingRow
+{
+    public Guid JobId { get; set; }
+
+    /// <summary>What it was made from; of another it is made anew.</summary>
+    public required string Key { get; set; }
+
+    /// <summary>Pours as JSON.</summary>
+    public required string Pours { get; set; }
+}
+
+/// <summary>A person's word on a value that pours teach.</summary>
+internal sealed class DecisionRow
+{
+    public LearntOf Of { get; set; }
+
+    public required string What { get; set; }
+
+    public required string Who { get; set; }
+
+    public Word Word { get; set; }
+
+    /// <summary>Pours that the value in use was learnt from, as JSON.</summary>
+    public required string By { get; set; }
+
+    /// <summary>And those before them, to go back to.</summary>
+    public required string Before { get; set; }
+}
+
+/// <summary>A pour that was taken out of the record: it teaches nothing.</summary>
+internal sealed class LeftOutRow
+{
+    public Guid JobId { get; set; }
+
+    public required string Pour { get; set; }
+}
+
+/// <summary>A thing of the yard: people, a mixer, a place, a bag. Jobs choose it by its name.</summary>
+internal sealed class ThingRow
+{
+    public ThingKind Kind { get; set; }
+
+    public required string Name { get; set; }
+
+    /// <summary>As it last stood in a job, as JSON.</summary>
+    public required string Said { get; set; }
+
+    public Instant UpdatedAt { get; set; }
+}
+
+/// <summary>What has a name in the yard.</summary>
+internal enum ThingKind
+{
+    Crew,
+    Mixer,
+    Site,
+    Bag,
+}
+
+/// <summary>A price that was noted in some job, in one money: the latest.</summary>
+internal sealed class PriceRow
+{
+    public required string Currency { get; set; }
+
+    public required string Good { get; set; }
+
+    public double Price { get; set; }
+
+    /// <summary>Local date on which it was asked; empty where not noted.</summary>
+    public required string Date { get; set; }
+}
+
 internal sealed class SetFirmDb(DbContextOptions<SetFirmDb> options) : DbContext(options)
 {
     public DbSet<JobRow> Jobs => Set<JobRow>();
@@ -116,6 +190,20 @@ internal sealed class SetFirmDb(DbContextOptions<SetFirmDb> options) : DbContext
     public DbSet<LineRow> Lines => Set<LineRow>();
 
     public DbSet<PictureRow> Pictures => Set<PictureRow>();
+
+    public DbSet<ReadingRow> Readings => Set<ReadingRow>();
+
+    public DbSet<DecisionRow> Decisions => Set<DecisionRow>();
+
+    public DbSet<LeftOutRow> LeftOut => Set<LeftOutRow>();
+
+    public DbSet<ThingRow> Things => Set<ThingRow>();
+
+    public DbSet<PriceRow> Prices => Set<PriceRow>();
+
+    /// <summary>Keeps what a job's pours say in place of what was kept; of a job that has gone nothing.</summary>
+    public Task<int> KeepReadingsAsync(Guid job, string key, string pours, CancellationToken cancellation) => Database.ExecuteSqlAsync(
+        $"INSERT OR REPLACE INTO Readings (JobId, Key, Pours) SELECT Id, {key}, {pours} FROM Jobs WHERE Id = {job}", cancellation);
 
     /// <summary>Keeps a picture, unless it is there already.</summary>
     public Task<int> KeepPictureAsync(Guid job, Guid id, byte[] image, Instant receivedAt, CancellationToken cancellation) => Database.ExecuteSqlAsync(
@@ -155,6 +243,26 @@ internal sealed class SetFirmDb(DbContextOptions<SetFirmDb> options) : DbContext
         picture.ToTable("Pictures");
         picture.HasKey(p => new { p.JobId, p.Id });
         picture.HasOne<JobRow>().WithMany().HasForeignKey(p => p.JobId).OnDelete(DeleteBehavior.Cascade);
+        var reading = modelBuilder.Entity<ReadingRow>();
+        reading.ToTable("Readings");
+        reading.HasKey(r => r.JobId);
+        reading.HasOne<JobRow>().WithMany().HasForeignKey(r => r.JobId).OnDelete(DeleteBehavior.Cascade);
+        var decision = modelBuilder.Entity<DecisionRow>();
+        decision.ToTable("Decisions");
+        decision.HasKey(d => new { d.Of, d.What, d.Who });
+        decision.Property(d => d.Of).HasConversion<string>();
+        decision.Property(d => d.Word).HasConversion<string>();
+        var leftOut = modelBuilder.Entity<LeftOutRow>();
+        leftOut.ToTable("LeftOut");
+        leftOut.HasKey(l => new { l.JobId, l.Pour });
+        leftOut.HasOne<JobRow>().WithMany().HasForeignKey(l => l.JobId).OnDelete(DeleteBehavior.Cascade);
+        var thing = modelBuilder.Entity<ThingRow>();
+        thing.ToTable("Things");
+        thing.HasKey(t => new { t.Kind, t.Name });
+        thing.Property(t => t.Kind).HasConversion<string>();
+        var price = modelBuilder.Entity<PriceRow>();
+        price.ToTable("Prices");
+        price.HasKey(x => new { x.Currency, x.Good });
         var log = modelBuilder.Entity<LogRow>();
         log.ToTable("Log");
         log.HasKey(l => new { l.JobId, l.Seq });

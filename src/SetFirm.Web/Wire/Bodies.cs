@@ -35,6 +35,30 @@ internal static class Bodies
         }
     }
 
+    /// <summary>A small body of a known form, or the problem.</summary>
+    public static async Task<(T? Value, IResult? Problem)> ReadAsync<T>(HttpRequest request, JsonSerializerOptions options, CancellationToken cancellation)
+        where T : class
+    {
+        var body = await ReadAsync(request, cancellation);
+        if (body.Problem is { } unreadable)
+        {
+            return (null, unreadable);
+        }
+
+        try
+        {
+            return body.Json.Deserialize<T>(options) is { } value ? (value, null) : (null, Problems.Missing("$"));
+        }
+        catch (JsonException e)
+        {
+            return (null, Problems.Of(new JobRead.Unreadable(e.Path ?? "$", "the value is missing or of another kind")));
+        }
+        catch (InvalidOperationException)
+        {
+            return (null, Problems.Of(new JobRead.Unreadable("$", "a text in it is not whole Unicode")));
+        }
+    }
+
     /// <summary>The job in a body, or the problem.</summary>
     public static (JobDocument? Document, IResult? Problem) Job(JsonElement json) => JobFile.Read(json) switch
     {

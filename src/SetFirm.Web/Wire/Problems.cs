@@ -20,6 +20,8 @@ internal static class Problems
 
     public static ProblemHttpResult NoSuchPicture() => Of(404, "no-such-picture", "There is no such picture.", "It may still be on the device that took it.");
 
+    public static ProblemHttpResult NothingLearnt() => Of(404, "nothing-learnt", "The record knows nothing of this.", "The pour may have been removed.");
+
     public static ProblemHttpResult NoPicture() => Of(422, "no-picture", "This is no picture.", "A whole JPEG is wanted.", ("path", "$"));
 
     public static ProblemHttpResult AlbumFull(int most) => Of(422, "album-full", "This job has as many pictures as it can hold.", $"It holds {most}.", ("path", "$"));

@@ -6,6 +6,7 @@ using Microsoft.OpenApi;
 using NodaTime;
 using NodaTime.Serialization.SystemTextJson;
 using SetFirm.Core.Findings;
+using SetFirm.Core.Planning;
 
 namespace SetFirm.Web.Wire;
 
@@ -36,7 +37,7 @@ internal static class WireJson
     /// <summary>A member of a closed family is told from the others by its <c>code</c>: its own name, written small.</summary>
     private static void NameFamilies(JsonTypeInfo info)
     {
-        if (info.Type == typeof(Notice) || info.Type == typeof(Mend) || info.Type == typeof(Why))
+        if (info.Type == typeof(Notice) || info.Type == typeof(Mend) || info.Type == typeof(Why) || info.Type == typeof(Standout))
         {
             info.PolymorphismOptions = new JsonPolymorphismOptions { TypeDiscriminatorPropertyName = "code" };
             foreach (var member in info.Type.GetNestedTypes().Where(info.Type.IsAssignableFrom))

@@ -56,19 +56,8 @@ internal static class CsvWeather
     public static WeatherRead Read(string text, DateTimeZone zone)
     {
         var findings = new WeatherFindings();
-        var config = new CsvConfiguration(CultureInfo.InvariantCulture)
-        {
-            HasHeaderRecord = false,
-            DetectDelimiter = true,
-            DetectDelimiterValues = [";", ",", "\t"],
-            BadDataFound = null,
-            TrimOptions = TrimOptions.Trim,
-            IgnoreBlankLines = true,
-            Comment = '#',
-            AllowComments = true,
-        };
         using var reader = new StringReader(text);
-        using var csv = new CsvReader(reader, config);
+        using var csv = new CsvReader(reader, Form());
         if (!csv.Read() || Header(csv.Parser.Record ?? [], findings) is not { } header)
         {
             if (!findings.Refused)
@@ -118,9 +107,28 @@ internal static class CsvWeather
         return findings.Refused ? WeatherRead.Refused(findings.All) : new WeatherRead(start, hours, false, findings.All);
     }
 
+    /// <summary>How such tables are written.</summary>
+    public static CsvConfiguration Form() => new(CultureInfo.InvariantCulture)
+    {
+        HasHeaderRecord = false,
+        DetectDelimiter = true,
+        DetectDelimiterValues = [";", ",", "\t"],
+        BadDataFound = null,
+        TrimOptions = TrimOptions.Trim,
+        IgnoreBlankLines = true,
+        Comment = '#',
+        AllowComments = true,
+    };
+
+    /// <summary>A cell that says nothing.</summary>
+    public static bool IsNothing(string cell) => Nothing.Contains(cell.ToLowerInvariant());
+
+    /// <summary>Where the time stands; under 0 where nowhere.</summary>
+    public static int TimeColumn(string[] names) => Array.FindIndex(names, n => n.StartsWith("time", StringComparison.OrdinalIgnoreCase) || n.StartsWith("date", StringComparison.OrdinalIgnoreCase));
+
     private static (int Time, List<(int At, WeatherColumn Column, Func<double, double> ToSi)> Columns)? Header(string[] names, WeatherFindings findings)
     {
-        var time = Array.FindIndex(names, n => n.StartsWith("time", StringComparison.OrdinalIgnoreCase) || n.StartsWith("date", StringComparison.OrdinalIgnoreCase));
+        var time = TimeColumn(names);
         if (time < 0)
         {
             findings.Add(Severity.Error, 1, new Notice.WeatherColumnMissing(1, "time"));
@@ -154,7 +162,8 @@ internal static class CsvWeather
         return findings.Refused ? null : (time, columns);
     }
 
-    private static Func<double, double>? UnitOf(string name, WeatherColumn column)
+    /// <summary>From the unit that a name ends in; null where it is not said.</summary>
+    public static Func<double, double>? UnitOf(string name, WeatherColumn column)
     {
         var unit = name.Split(['_', ' ', '(', '[', ')', ']', '°'], StringSplitOptions.RemoveEmptyEntries).LastOrDefault() ?? "";
         return Units[column].GetValueOrDefault(unit.ToLowerInvariant());
@@ -205,7 +214,8 @@ internal static class CsvWeather
         }
     }
 
-    private static Instant? Moment(string cell, DateTimeZone zone, int line, ref LocalDateTime? last, WeatherFindings findings)
+    /// <summary>A time as a cell has it; null where it cannot be read, with a finding.</summary>
+    public static Instant? Moment(string cell, DateTimeZone zone, int line, ref LocalDateTime? last, WeatherFindings findings)
     {
         if (InstantPattern.ExtendedIso.Parse(cell).TryGetValue(default, out var utc))
         {

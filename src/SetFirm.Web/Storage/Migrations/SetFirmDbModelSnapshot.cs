@@ -17,6 +17,34 @@ namespace SetFirm.Web.Storage.Migrations
 #pragma warning disable 612, 618
             modelBuilder.HasAnnotation("ProductVersion", "10.0.15");
 
+            modelBuilder.Entity("SetFirm.Web.Storage.DecisionRow", b =>
+                {
+                    b.Property<string>("Of")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("What")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Who")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Before")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("By")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Word")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Of", "What", "Who");
+
+                    b.ToTable("Decisions", (string)null);
+                });
+
             modelBuilder.Entity("SetFirm.Web.Storage.JobRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -49,6 +77,19 @@ namespace SetFirm.Web.Storage.Migrations
                     b.HasIndex("UpdatedAt");
 
                     b.ToTable("Jobs", (string)null);
+                });
+
+            modelBuilder.Entity("SetFirm.Web.Storage.LeftOutRow", b =>
+                {
+                    b.Property<Guid>("JobId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Pour")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("JobId", "Pour");
+
+                    b.ToTable("LeftOut", (string)null);
                 });
 
             modelBuilder.Entity("SetFirm.Web.Storage.LineRow", b =>
@@ -118,6 +159,64 @@ namespace SetFirm.Web.Storage.Migrations
                     b.ToTable("Pictures", (string)null);
                 });
 
+            modelBuilder.Entity("SetFirm.Web.Storage.PriceRow", b =>
+                {
+                    b.Property<string>("Currency")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Good")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Date")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double>("Price")
+                        .HasColumnType("REAL");
+
+                    b.HasKey("Currency", "Good");
+
+                    b.ToTable("Prices", (string)null);
+                });
+
+            modelBuilder.Entity("SetFirm.Web.Storage.ReadingRow", b =>
+                {
+                    b.Property<Guid>("JobId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Key")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Pours")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("JobId");
+
+                    b.ToTable("Readings", (string)null);
+                });
+
+            modelBuilder.Entity("SetFirm.Web.Storage.ThingRow", b =>
+                {
+                    b.Property<string>("Kind")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Said")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("UpdatedAt")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Kind", "Name");
+
+                    b.ToTable("Things", (string)null);
+                });
+
             modelBuilder.Entity("SetFirm.Web.Storage.VersionRow", b =>
                 {
                     b.Property<Guid>("JobId")
@@ -165,6 +264,15 @@ namespace SetFirm.Web.Storage.Migrations
                     b.ToTable("WeatherFiles", (string)null);
                 });
 
+            modelBuilder.Entity("SetFirm.Web.Storage.LeftOutRow", b =>
+                {
+                    b.HasOne("SetFirm.Web.Storage.JobRow", null)
+                        .WithMany()
+                        .HasForeignKey("JobId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
             modelBuilder.Entity("SetFirm.Web.Storage.LineRow", b =>
                 {
                     b.HasOne("SetFirm.Web.Storage.JobRow", null)
@@ -184,6 +292,15 @@ namespace SetFirm.Web.Storage.Migrations
                 });
 
             modelBuilder.Entity("SetFirm.Web.Storage.PictureRow", b =>
+                {
+                    b.HasOne("SetFirm.Web.Storage.JobRow", null)
+                        .WithMany()
+                        .HasForeignKey("JobId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("SetFirm.Web.Storage.ReadingRow", b =>
                 {
                     b.HasOne("SetFirm.Web.Storage.JobRow", null)
                         .WithMany()

@@ -1,0 +1,60 @@
+using SetFirm.Core.Batching;
+using SetFirm.Core.Learning;
+using SetFirm.Core.Shapes;
+
+namespace SetFirm.Core.Job;
+
+/// <summary>Which things of a job what is learnt belongs to.</summary>
+public static class LearntKeys
+{
+    /// <summary>Of a bag its name in the catalogue; mixes by parts set alike, and so do trucks.</summary>
+    public static LearntKey Set(MixDocument mix, MixingDocument mixing)
+    {
+        ArgumentNullException.ThrowIfNull(mixing);
+        return new LearntKey(LearntOf.Set, mix switch { BaggedMixDocument bagged => bagged.Bag, PartsMixDocument => "parts", _ => "ready" }, mixing.Crew ?? "");
+    }
+
+    /// <summary>Of a mixer its name, or what kind it is.</summary>
+    public static LearntKey Pace(MixingDocument mixing)
+    {
+        ArgumentNullException.ThrowIfNull(mixing);
+        return new LearntKey(LearntOf.Pace, mixing.Mixer.Called ?? KindOf(mixing.Mixer), mixing.Crew ?? "");
+    }
+
+    public static LearntKey Finishing(MixingDocument mixing)
+    {
+        ArgumentNullException.ThrowIfNull(mixing);
+        return new LearntKey(LearntOf.Finishing, "", mixing.Crew ?? "");
+    }
+
+    public static LearntKey Waste(Bed bed) => new(LearntOf.Waste, Named(bed), "");
+
+    public static LearntKey Sheen(SiteDocument site)
+    {
+        ArgumentNullException.ThrowIfNull(site);
+        return new LearntKey(LearntOf.Sheen, site.Called ?? "", "");
+    }
+
+    private static string KindOf(MixerDocument mixer) => Named(mixer switch
+    {
+        DrumDocument => MixerKind.Drum,
+        ForcedDocument => MixerKind.Forced,
+        DrillBucketDocument => MixerKind.DrillBucket,
+        TubDocument => MixerKind.Tub,
+        BarrowDocument => MixerKind.Barrow,
+        _ => throw new System.Diagnostics.UnreachableException(),
+    });
+
+    private static string Named<T>(T value)
+        where T : struct, Enum => System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName(value.ToString());
+
+    // As the job file names them.
+    private enum MixerKind
+    {
+        Drum,
+        Forced,
+        DrillBucket,
+        Tub,
+        Barrow,
+    }
+}

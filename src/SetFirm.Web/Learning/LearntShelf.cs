@@ -1,0 +1,132 @@
+using System.Collections.Immutable;
+using System.Text.Json;
+using Microsoft.AspNetCore.Http.Json;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.Options;
+using NodaTime;
+using SetFirm.Core.Findings;
+using SetFirm.Core.Job;
+using SetFirm.Core.Learning;
+using SetFirm.Core.Planning;
+using SetFirm.Web.Jobs;
+using SetFirm.Web.Storage;
+using SetFirm.Web.Weather;
+
+namespace SetFirm.Web.Learning;
+
+/// <summary>What a book was made of.</summary>
+/// <param name="Book">What the record teaches, and what was said of it.</param>
+/// <param name="Pours">All pours that were told of, those that were taken out too.</param>
+/// <param name="LeftOut">Of them.</param>
+/// <param name="Names">Of their jobs.</param>
+internal sealed record Record(LearntBook Book, ImmutableArray<PourRecord> Pours, ImmutableHashSet<PourId> LeftOut, ImmutableDictionary<Guid, string> Names);
+
+/// <summary>The yard's record: what each job's pours say is made once and kept, and the book of it stays in memory until something changes.</summary>
+/// <remarks>A job that cannot be read, or takes too long, teaches nothing and holds nobody up.</remarks>
+internal sealed partial class LearntShelf(IServiceScopeFactory scopes, JobWeather weather, IClock clock, IOptions<JsonOptions> json, ILogger<LearntShelf> logger) : IDisposable
+{
+    private static readonly TimeSpan MostForOne = TimeSpan.FromSeconds(6);
+
+    private static readonly string Program = typeof(Planner).Module.ModuleVersionId.ToString("N")[..8];
+
+    private readonly SemaphoreSlim one = new(1);
+    private Record? known;
+    private int changes;
+
+    /// <summary>Something was told, changed or decided: the next to ask gets it anew.</summary>
+    public void Forget()
+    {
+        Interlocked.Increment(ref changes);
+        Volatile.Write(ref known, null);
+    }
+
+    /// <summary>What plans are to be made with now.</summary>
+    public async ValueTask<LearntValues> InUseAsync(CancellationToken cancellation) => (Volatile.Read(ref known) ?? await RecordAsync(cancellation)).Book.InUse;
+
+    public async Task<Record> RecordAsync(CancellationToken cancellation)
+    {
+        if (Volatile.Read(ref known) is { } there)
+        {
+            return there;
+        }
+
+        await one.WaitAsync(cancellation);
+        try
+        {
+            if (Volatile.Read(ref known) is { } made)
+            {
+                return made;
+            }
+
+            var before = Volatile.Read(ref changes);
+            await using var scope = scopes.CreateAsyncScope();
+            var record = await MadeAsync(scope.ServiceProvider.GetRequiredService<SetFirmDb>(), cancellation);
+            if (Volatile.Read(ref changes) == before)
+            {
+                Volatile.Write(ref known, record);
+            }
+
+            return record;
+        }
+        finally
+        {
+            one.Release();
+        }
+    }
+
+    public void Dispose() => one.Dispose();
+
+    private async Task<Record> MadeAsync(SetFirmDb db, CancellationToken cancellation)
+    {
+        var heads = await db.Jobs.AsNoTracking().Where(j => j.RemovedAt == null)
+            .Select(j => new
+            {
+                j.Id,
+                j.Name,
+                j.Version,
+                Seq = db.Log.Where(l => l.JobId == j.Id).Max(l => (long?)l.Seq) ?? 0,
+                Kept = db.Readings.Where(r => r.JobId == j.Id).Select(r => new { r.Key, r.Pours }).FirstOrDefault(),
+            })
+            .Where(j => j.Seq > 0).ToListAsync(cancellation);
+        var pours = ImmutableArray.CreateBuilder<PourRecord>();
+        foreach (var head in heads)
+        {
+            // A day that nobody closed is over a day later.
+            var key = $"{head.Version}.{head.Seq}.{clock.GetCurrentInstant().ToUnixTimeSeconds() / 86_400}.{Program}";
+            pours.AddRange(head.Kept?.Key == key ? JsonSerializer.Deserialize<PourRecord[]>(head.Kept.Pours, json.Value.SerializerOptions)! : await OfJobAsync(db, head.Id, key, cancellation));
+        }
+
+        var out_ = (await db.LeftOut.AsNoTracking().ToListAsync(cancellation)).Select(l => new PourId(l.JobId, l.Pour)).ToImmutableHashSet();
+        var decisions = (await db.Decisions.AsNoTracking().ToListAsync(cancellation)).Select(d => new Decision(new LearntKey(d.Of, d.What, d.Who), d.Word, Pours(d.By))).ToArray();
+        var all = pours.ToImmutable();
+        return new Record(LearntBook.Of(all.Where(p => !out_.Contains(p.Id)), decisions), all, out_, heads.ToImmutableDictionary(h => h.Id, h => h.Name));
+    }
+
+    /// <summary>As kept.</summary>
+    public static ImmutableArray<PourId> Pours(string kept) => [.. JsonSerializer.Deserialize<PourId[]>(kept)!];
+
+    public static string Kept(IEnumerable<PourId> pours) => JsonSerializer.Serialize(pours);
+
+    private async Task<IReadOnlyList<PourRecord>> OfJobAsync(SetFirmDb db, Guid id, string key, CancellationToken cancellation)
+    {
+        IReadOnlyList<PourRecord> says = [];
+        try
+        {
+            if (await db.Jobs.AsNoTracking().SingleOrDefaultAsync(j => j.Id == id, cancellation) is { } row && KeptJob.Read(row.Document) is JobRead.Ok { Document: var job })
+            {
+                var log = (await LogEndpoints.ReadAsync(db, [id], json.Value.SerializerOptions, cancellation))[id].ToArray();
+                says = PourReadings.Of(id, job, weather.For(job), log, clock.GetCurrentInstant(), new Budget(MostForOne, cancellation));
+            }
+        }
+        catch (Exception e) when (!cancellation.IsCancellationRequested)
+        {
+            LogNotRead(logger, e, id);
+        }
+
+        await db.KeepReadingsAsync(id, key, JsonSerializer.Serialize(says, json.Value.SerializerOptions), cancellation);
+        return says;
+    }
+
+    [LoggerMessage(LogLevel.Warning, "What job {Id} says of later ones could not be read.")]
+    private static partial void LogNotRead(ILogger logger, Exception e, Guid id);
+}

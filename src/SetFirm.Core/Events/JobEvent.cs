@@ -258,10 +258,10 @@ public abstract record JobEvent
         public string Element { get; init; } = "";
 
         /// <summary>Where on its plan, metres along; null where no place is told.</summary>
-        public double? XM { get; init; }
+        public double? AlongM { get; init; }
 
         /// <summary>And in, metres.</summary>
-        public double? YM { get; init; }
+        public double? InM { get; init; }
 
         /// <summary>Id of a picture of it; empty where there is none.</summary>
         public string Picture { get; init; } = "";

@@ -105,6 +105,9 @@ public sealed record ContainersDocument
     public required ContainerDocument Stone { get; init; }
 
     public required ContainerDocument Water { get; init; }
+
+    [JsonIgnore]
+    public IEnumerable<ContainerDocument> All => [Cement, Sand, Stone, Water];
 }
 
 /// <summary>A container, filled as it is always filled.</summary>
@@ -114,6 +117,10 @@ public sealed record ContainerDocument
 
     /// <summary>What it holds: a volume, or a mass where it was weighed full of the dry thing.</summary>
     public required string Size { get; init; }
+
+    /// <summary>What the yard calls it; null where it has no name. Chosen by it, it brings what it holds along.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? Called { get; init; }
 }
 
 /// <summary>How much of each additive: doses to a bag (or to 25 kg of cement); 0 has none.</summary>

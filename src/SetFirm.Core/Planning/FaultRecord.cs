@@ -23,10 +23,10 @@ internal sealed class FaultRecord(JobPlan plan, PourPlan pour, Told told, Hourly
 
     public Evidence Of(FaultCause cause) => cause switch
     {
-        FaultCause.FinishedInBleedWater => new(FaultMeasure.BeforeSheenMin, Worst(p => p is Pass.EdgeAndFloat or Pass.SecondFloat or Pass.FirstTrowel, (z, _, at) => z.SheenGone - at), 15),
-        FaultCause.ClosedTooEarly => new(FaultMeasure.BeforeWindowMin, Worst(p => p is Pass.SecondFloat or Pass.FirstTrowel or Pass.HardTrowel, (_, p, at) => p.Opens - at), 15),
-        FaultCause.BroomedTooEarly => new(FaultMeasure.BeforeWindowMin, Worst(p => p == Pass.Broom, (_, p, at) => p.Opens - at), 15),
-        FaultCause.BroomedTooLate => new(FaultMeasure.AfterWindowMin, Worst(p => p == Pass.Broom, (_, p, at) => at - p.Closes), 15),
+        FaultCause.FinishedInBleedWater => new(FaultMeasure.BeforeSheenMin, Worst(p => p is Pass.EdgeAndFloat or Pass.SecondFloat or Pass.FirstTrowel, (w, at) => w.SheenGone - at), 15),
+        FaultCause.ClosedTooEarly => new(FaultMeasure.BeforeWindowMin, Worst(p => p is Pass.SecondFloat or Pass.FirstTrowel or Pass.HardTrowel, (w, at) => w.Opens - at), 15),
+        FaultCause.BroomedTooEarly => new(FaultMeasure.BeforeWindowMin, Worst(p => p == Pass.Broom, (w, at) => w.Opens - at), 15),
+        FaultCause.BroomedTooLate => new(FaultMeasure.AfterWindowMin, Worst(p => p == Pass.Broom, (w, at) => at - w.Closes), 15),
         FaultCause.TooMuchWater => new(FaultMeasure.WaterOverPct, WaterPct() is var (_, most, has) && has > 0 ? ((has / most) - 1) * 100 : null, 5),
         FaultCause.TooStiff => new(FaultMeasure.WaterUnderPct, WaterPct() is var (least, _, had) && had > 0 ? (1 - (had / least)) * 100 : null, 5),
         FaultCause.FrozenYoung => new(FaultMeasure.ColdC, pour.Cure is { } cure ? -cure.Nights.Where(n => n.Young).Select(n => n.LeastSlabC).DefaultIfEmpty(1).Min() : null, 1),
@@ -53,15 +53,15 @@ internal sealed class FaultRecord(JobPlan plan, PourPlan pour, Told told, Hourly
         _ => throw new System.Diagnostics.UnreachableException(),
     };
 
-    private readonly DayPlan? windows = pour.AsItSet(SiteWeather.Of(plan.Said, weather), plan.Said.Units);
+    private readonly ImmutableArray<RealWindow> windows = pour.AsItSet(SiteWeather.Of(plan.Said, weather), plan.Said.Units);
 
     private readonly ILookup<(int Zone, Pass Pass), Instant> made = pour.Told.Lines
         .Select(l => l switch { JobEvent.PassBegun b => (b.Zone, b.Pass, l.At), JobEvent.PassDone d => (d.Zone, d.Pass, l.At), _ => (Zone: 0, Pass: default, At: default) })
         .Where(l => l.Zone > 0).ToLookup(l => (l.Zone, l.Pass), l => l.At);
 
     // The worst of all zones; null where no pass of the kind was told.
-    private double? Worst(Func<Pass, bool> which, Func<ZonePlan, PassPlan, Instant, Duration?> by) => windows?.Zones
-        .SelectMany(z => z.Passes.Where(p => which(p.Pass)).SelectMany(p => made[(z.Number, p.Pass)].Order().Take(1).Select(at => by(z, p, at)?.TotalMinutes))).Max();
+    private double? Worst(Func<Pass, bool> which, Func<RealWindow, Instant, Duration?> by) => windows
+        .Where(w => which(w.Pass)).SelectMany(w => made[(w.Zone, w.Pass)].Order().Take(1).Select(at => by(w, at)?.TotalMinutes)).Max();
 
     // Least, most and what went in, to the same bag, litres; nothing is known of other mixes.
     private (double Least, double Most, double Has) WaterPct()

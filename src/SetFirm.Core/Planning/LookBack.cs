@@ -81,11 +81,13 @@ public sealed record LookBack(
         }
 
         var site = SiteWeather.Of(job, weather);
-        var (planned, facts, went) = (day.Planned, day.Facts, day.Facts is null ? null : at.AsItSet(site, job.Units));
+        var (facts, could) = (day.Facts, at.AsItSet(site, job.Units));
+        // Of a day that nobody said begins, the plan stands as it would have been: what was told of it has moved it since.
+        var planned = facts is null || facts.Plan is not null ? day.Planned : at.Again(site, Told.Nothing, null, new Gate(job.Units)).Day?.Planned ?? day.Planned;
         ImmutableArray<BatchLook> batches = [.. planned.Batches.Select((b, i) => new BatchLook(i + 1, b.Begun, b.Placed, facts?.Batches.GetValueOrDefault(i).Begun, facts?.Batches.GetValueOrDefault(i).Placed))];
         ImmutableArray<PassLook> passes = [.. planned.Zones.SelectMany((z, i) => z.Passes.Where(p => p.Begins is not null).Select(p =>
         {
-            var really = went?.Zones.ElementAtOrDefault(i)?.Passes.FirstOrDefault(w => w.Pass == p.Pass);
+            var really = could.FirstOrDefault(w => w.Zone == i + 1 && w.Pass == p.Pass);
             return new PassLook(i + 1, p.Pass, p.Opens, p.Closes, really?.Opens, really?.Closes, facts?.Begun(i, p.Pass), facts?.Done(i, p.Pass));
         }))];
         ImmutableArray<SheenLook> sheens = [.. planned.Zones.Select((z, i) => new SheenLook(i + 1, z.SheenGone, facts?.SheenGone(i)))];

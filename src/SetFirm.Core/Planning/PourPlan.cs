@@ -94,9 +94,42 @@ public sealed record PourPlan
         return this with { Day = day, Cure = cure, Told = told, AsOf = asOf };
     }
 
-    /// <summary>Its day as the concrete went, by signs and batches. A pass that was made is also a reading of how it sets, and would move the very window that it is held against: here it does not count.</summary>
+    /// <summary>When each pass could be made, by the concrete alone: by the batches and the signs of the day, whoever had time for it.</summary>
+    /// <remarks>A pass that was made is also a reading of how it sets, and would move the very window that it is held against: here it does not count.</remarks>
     /// <param name="weather">As it came.</param>
     /// <param name="units">Of the job.</param>
-    internal DayPlan? AsItSet(HourlyWeather weather, UnitSystem units) => Again(
-        weather, new Told([.. Told.Lines.Where(l => l is not (JobEvent.PassBegun or JobEvent.PassDone or JobEvent.StruckOff or JobEvent.DayClosed))]), AsOf, new Gate(units)).Day;
+    /// <returns>Nothing while nothing of the day is told, and of a pass that never came so far.</returns>
+    internal ImmutableArray<RealWindow> AsItSet(HourlyWeather weather, UnitSystem units)
+    {
+        var signs = new Told([.. Told.Lines.Where(l => l is not (JobEvent.PassBegun or JobEvent.PassDone or JobEvent.StruckOff or JobEvent.DayClosed))]);
+        if (Load.Task is not { } task || Again(weather, signs, AsOf, new Gate(units)).Day is not { Facts: { } facts, Retimed: { } retimed } day)
+        {
+            return [];
+        }
+
+        var course = HiddenDay.Of(task, retimed.Likeliest(weather)).Went(facts, day.Planned);
+        var windows = ImmutableArray.CreateBuilder<RealWindow>();
+        for (var z = 0; z < Math.Min(course.Zones, day.Pour.Zones.Length); z++)
+        {
+            foreach (var rule in day.Pour.Zones[z].Rules.Where(r => r.PaceM2H > 0))
+            {
+                if (course.Window(z, rule) is var (opens, closes))
+                {
+                    // What was seen of the sheen is surer than what is reckoned.
+                    var gone = rule.WaitsForSheen ? facts.SheenGone(z) : null;
+                    windows.Add(new RealWindow(z + 1, rule.Pass, gone ?? opens, gone is { } at ? Instant.Max(closes, at) : closes, facts.SheenGone(z) ?? course.SheenGone(z)));
+                }
+            }
+        }
+
+        return windows.ToImmutable();
+    }
 }
+
+/// <summary>When a pass could really be made.</summary>
+/// <param name="Zone">From 1.</param>
+/// <param name="Pass">Which.</param>
+/// <param name="Opens">Not before.</param>
+/// <param name="Closes">Not after.</param>
+/// <param name="SheenGone">Of the zone; null where none showed.</param>
+internal sealed record RealWindow(int Zone, Pass Pass, Instant Opens, Instant Closes, Instant? SheenGone);

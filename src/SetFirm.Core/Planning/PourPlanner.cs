@@ -153,7 +153,7 @@ internal sealed class PourPlanner(
             Frost = job.Cure.Frost,
             SaidWaterC = (sketch.Said is { } said ? job.Pours[said].Mixing : null)?.WaterC ?? job.Mixing.WaterC,
             WantedMixC = job.Mixing.WantedMixC,
-            SetFactor = job.Learnt.Factor(LearntKeys.Set(SaidMix(sketch.Mix), MixingOf(sketch))),
+            SetFactor = job.Learnt.Factor(LearntKeys.Set(SaidMix(sketch.Mix), job.Buy, MixingOf(sketch))),
             SheenFactor = job.Learnt.Factor(LearntKeys.Sheen(job.Site)),
             PaceDoubt = job.Learnt.Factor(LearntKeys.Pace(MixingOf(sketch))) == 1 ? 0 : Estimate.DeviationOf(LearntOf.Pace),
             FinishingFactor = job.Learnt.Factor(LearntKeys.Finishing(MixingOf(sketch))),

@@ -82,7 +82,7 @@ public static class PourReadings
         var planned = new Lazy<DayPlan?>(() => pour.Again(SiteWeather.Of(job, weather), Told.Nothing, null, new Remarks()).Day);
         IEnumerable<LearntReading?> all =
         [
-            Sure(LearntKeys.Set(mix, mixing), SetSays(day, retimed)),
+            Sure(LearntKeys.Set(mix, job.Buy, mixing), SetSays(day, retimed)),
             Sure(LearntKeys.Pace(mixing), facts.Hands is null ? PaceSays(facts, planned.Value) : null),
             Sure(LearntKeys.Finishing(mixing), FinishingSays(facts, planned.Value)),
             WasteSays(plan, pour, facts),

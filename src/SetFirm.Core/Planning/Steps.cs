@@ -15,6 +15,9 @@ public enum Step
     /// <summary>The board on the day: it decides nothing in the document.</summary>
     Pour,
     Cure,
+
+    /// <summary>What happened, and what the next plan takes over: it decides nothing in the document either.</summary>
+    LookBack,
 }
 
 public enum StepState
@@ -42,6 +45,7 @@ public static class Steps
         (Step.Day, [Places.Day.Self, Places.TimeZone, Places.Site.Self], plan => plan.Pour?.Day is not null),
         (Step.Pour, [], plan => plan.Pour?.Day is not null),
         (Step.Cure, [Places.Cure.Self], plan => plan.Pour?.Cure is not null),
+        (Step.LookBack, [], plan => plan.Pour?.Day is not null),
     ];
 
     public static IReadOnlyList<(Step Step, StepState State)> Of(JobPlan plan)

@@ -1,5 +1,6 @@
 using NodaTime;
 using SetFirm.Core.Events;
+using SetFirm.Core.Job;
 using SetFirm.Core.Learning;
 using SetFirm.Core.Planning;
 
@@ -22,6 +23,7 @@ namespace SetFirm.Core.Telling;
 /// <param name="Strength">By how it was really kept; null while that is not known.</param>
 /// <param name="Faults">That were seen, with their causes.</param>
 /// <param name="Readings">What it says of later plans.</param>
+/// <param name="Keys">All values that plans of this job ask for.</param>
 public sealed record LookBackReport(
     bool Told,
     bool Closed,
@@ -38,7 +40,8 @@ public sealed record LookBackReport(
     IReadOnlyList<HourReport> Hours,
     StrengthLook? Strength,
     IReadOnlyList<SeenFault> Faults,
-    IReadOnlyList<LearntReading> Readings)
+    IReadOnlyList<LearntReading> Readings,
+    IReadOnlyList<LearntKey> Keys)
 {
     /// <param name="look">Null while the day cannot be planned.</param>
     /// <param name="plan">Of the job as it stands: what it cost.</param>
@@ -67,7 +70,8 @@ public sealed record LookBackReport(
             DayTelling.Hours(day),
             pour.Cure is { } cure ? new StrengthLook(cure.At28Mpa, cure.F28Mpa, cure.Dry.TotalHours, cure.LostMpa, lines.Count(l => l is JobEvent.Wetted), lines.Any(l => l is JobEvent.ProbeRead)) : null,
             [.. look.Faults.Select(f => new SeenFault(f.Seen, FaultsReport.One(f.Why)))],
-            look.Readings);
+            look.Readings,
+            [.. LearntKeys.Of(plan.Said)]);
     }
 }
 

@@ -1,6 +1,8 @@
+using System.Text.Json.Serialization;
 using NodaTime;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Job;
+using SetFirm.Core.Learning;
 using SetFirm.Core.Planning;
 using SetFirm.Core.Shapes;
 
@@ -48,6 +50,10 @@ public sealed record PlanReport
 
     /// <summary>The steps in working order, with their state.</summary>
     public required IReadOnlyList<StepReport> Steps { get; init; }
+
+    /// <summary>What was learnt that this plan goes by; left out where nothing is.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public IReadOnlyList<LearntInUse>? Learnt { get; init; }
 }
 
 /// <summary>A step and where it stands.</summary>
@@ -76,3 +82,7 @@ public sealed record PourReport(
 /// <param name="Casting">Number, from 1; null where it is cast once.</param>
 /// <param name="Course">Null where it is poured in one.</param>
 public sealed record PartReportOf(int Element, IReadOnlyList<int> Panels, int? Casting, Course? Course);
+
+/// <param name="Key">Of what.</param>
+/// <param name="Factor">So many times what would be taken without it.</param>
+public sealed record LearntInUse(LearntKey Key, double Factor);

@@ -39,6 +39,7 @@ public static class Teller
             Findings = plan.Findings,
             Explanations = plan.Explanations,
             Citations = [.. plan.Explanations.SelectMany(e => e.Sources).Distinct().Order().Select(Citations.Of)],
+            Learnt = plan.Said.Learnt.IsNone ? null : [.. LearntKeys.Of(plan.Said).Select(k => new LearntInUse(k, plan.Said.Learnt.Factor(k))).Where(l => l.Factor != 1)],
             Steps = [.. Steps.Of(plan).Select(s => new StepReport(s.Step, s.State))],
         };
     }

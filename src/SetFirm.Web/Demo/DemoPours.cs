@@ -86,8 +86,8 @@ internal static class DemoPours
                 At = over + Duration.FromHours(40),
                 Sign = FaultSign.TornLines,
                 Element = "element-1",
-                XM = 1.9,
-                YM = 0.8,
+                AlongM = 1.9,
+                InM = 0.8,
                 Note = "The broom pulled stones out near the corner.",
                 Device = "Ines",
             });

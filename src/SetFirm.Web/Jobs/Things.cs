@@ -11,8 +11,9 @@ namespace SetFirm.Web.Jobs;
 /// <param name="Mixers">By name.</param>
 /// <param name="Sites">By name.</param>
 /// <param name="Bags">Of the yard's own.</param>
+/// <param name="Containers">By name.</param>
 /// <param name="Prices">The latest of each thing, in each money.</param>
-public sealed record YardThings(IReadOnlyList<CrewThing> Crews, IReadOnlyList<MixerDocument> Mixers, IReadOnlyList<SiteDocument> Sites, IReadOnlyList<OwnBagDocument> Bags, IReadOnlyList<YardPrice> Prices);
+public sealed record YardThings(IReadOnlyList<CrewThing> Crews, IReadOnlyList<MixerDocument> Mixers, IReadOnlyList<SiteDocument> Sites, IReadOnlyList<OwnBagDocument> Bags, IReadOnlyList<ContainerDocument> Containers, IReadOnlyList<YardPrice> Prices);
 
 /// <param name="Name">What the yard calls them.</param>
 /// <param name="Hands">How many.</param>
@@ -75,9 +76,14 @@ internal static class Things
             await KeepAsync(db, ThingKind.Site, job.Site.Called!, job.Site with { WeatherFile = "", Typed = null }, now, cancellation);
         }
 
-        foreach (var bag in job.Buy.Bags.DistinctBy(b => b.Id).Where(b => IsName(b.Id)))
+        foreach (var bag in job.Buy.Bags.DistinctBy(b => b.Name).Where(b => IsName(b.Name)))
         {
-            await KeepAsync(db, ThingKind.Bag, bag.Id, bag, now, cancellation);
+            await KeepAsync(db, ThingKind.Bag, bag.Name, bag, now, cancellation);
+        }
+
+        foreach (var container in job.Mixes.SelectMany(m => m.Containers.All).DistinctBy(c => c.Called).Where(c => IsName(c.Called)))
+        {
+            await KeepAsync(db, ThingKind.Container, container.Called!, container, now, cancellation);
         }
 
         foreach (var price in job.Buy.Prices.DistinctBy(p => p.Good).Where(p => IsName(p.Good) && job.Buy.Currency.Length <= LongestName && double.IsFinite(p.Price)))
@@ -122,7 +128,7 @@ internal static class Things
         var things = (await db.Things.AsNoTracking().OrderByDescending(t => t.UpdatedAt).ToListAsync(cancellation)).ToLookup(t => t.Kind);
         T[] Of<T>(ThingKind kind) => [.. things[kind].Select(t => JsonSerializer.Deserialize<T>(t.Said, JobFile.Options)!)];
         return TypedResults.Ok(new YardThings(
-            Of<CrewThing>(ThingKind.Crew), Of<MixerDocument>(ThingKind.Mixer), Of<SiteDocument>(ThingKind.Site), Of<OwnBagDocument>(ThingKind.Bag),
+            Of<CrewThing>(ThingKind.Crew), Of<MixerDocument>(ThingKind.Mixer), Of<SiteDocument>(ThingKind.Site), Of<OwnBagDocument>(ThingKind.Bag), Of<ContainerDocument>(ThingKind.Container),
             await db.Prices.AsNoTracking().OrderBy(p => p.Good).Select(p => new YardPrice(p.Currency, p.Good, p.Price, p.Date)).ToListAsync(cancellation)));
     }
 }

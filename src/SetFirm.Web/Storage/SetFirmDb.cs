@@ -162,6 +162,7 @@ internal enum ThingKind
     Mixer,
     Site,
     Bag,
+    Container,
 }
 
 /// <summary>A price that was noted in some job, in one money: the latest.</summary>

@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using System.Text.Json;
 using SetFirm.Core.Job;
 
@@ -14,6 +15,9 @@ internal static class Bodies
 
     /// <summary>A request wraps a job, so it may be a little deeper.</summary>
     private static readonly JsonDocumentOptions ReadOptions = new() { MaxDepth = JobFile.MaxDepth + 4 };
+
+    // The same, where every part of a value has to be said.
+    private static readonly ConditionalWeakTable<JsonSerializerOptions, JsonSerializerOptions> Whole = [];
 
     public static async Task<Body> ReadAsync(HttpRequest request, CancellationToken cancellation)
     {
@@ -47,7 +51,7 @@ internal static class Bodies
 
         try
         {
-            return body.Json.Deserialize<T>(options) is { } value ? (value, null) : (null, Problems.Missing("$"));
+            return body.Json.Deserialize<T>(Whole.GetValue(options, static o => new JsonSerializerOptions(o) { RespectRequiredConstructorParameters = true })) is { } value ? (value, null) : (null, Problems.Missing("$"));
         }
         catch (JsonException e)
         {

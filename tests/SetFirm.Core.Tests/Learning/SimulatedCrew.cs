@@ -34,7 +34,7 @@ internal sealed class SimulatedCrew
 
     public static JobDocument Job { get; } = Samples.Terrace();
 
-    public static LearntKey Set => LearntKeys.Set(Job.Mix, Job.Mixing);
+    public static LearntKey Set => LearntKeys.Set(Job.Mix, Job.Buy, Job.Mixing);
 
     public static LearntKey Pace => LearntKeys.Pace(Job.Mixing);
 

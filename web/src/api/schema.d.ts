@@ -180,6 +180,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lookback": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["LookBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/practices": {
         parameters: {
             query?: never;
@@ -238,6 +254,54 @@ export interface paths {
         get: operations["ListLessons"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/things": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ListThings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/things/{kind}/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["ForgetThing"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/probes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ReadProbe"];
         delete?: never;
         options?: never;
         head?: never;
@@ -500,6 +564,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/log/csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetLogTable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/pictures/{picture}": {
         parameters: {
             query?: never;
@@ -510,6 +590,70 @@ export interface paths {
         get: operations["GetPicture"];
         put: operations["KeepPicture"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learnt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetLearnt"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learnt/word": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["SayWord"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learnt/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["LeaveOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learnt/effects": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["LearntEffects"];
         delete?: never;
         options?: never;
         head?: never;
@@ -634,6 +778,29 @@ export interface components {
              */
             totalWaterL: number;
         };
+        /** @description Bags, or containers of cement. */
+        BagsLook: {
+            /**
+             * Format: double
+             * @description That the batches take.
+             */
+            planned: number;
+            /**
+             * Format: double
+             * @description As counted.
+             */
+            used: number;
+            /**
+             * Format: double
+             * @description Unopened.
+             */
+            left: number;
+            /**
+             * Format: double
+             * @description What those cost.
+             */
+            leftMoney: number;
+        };
         /** @description A bar as sold. */
         BarDto: {
             id: string;
@@ -642,6 +809,15 @@ export interface components {
             /** Format: double */
             kgPerM: number;
             system: components["schemas"]["UnitSystem"];
+        };
+        /** @description A batch as planned and as told; null where it was not. */
+        BatchLook: {
+            /** Format: int32 */
+            number: number;
+            plannedBegun: components["schemas"]["Instant"];
+            plannedPlaced: components["schemas"]["Instant"];
+            begun: null | components["schemas"]["Instant"];
+            placed: null | components["schemas"]["Instant"];
         };
         /** @description What a batch of one size is made of. */
         BatchRecipe: {
@@ -1257,6 +1433,8 @@ export interface components {
             kind: components["schemas"]["ContainerKind"];
             /** @description What it holds: a volume, or a mass where it was weighed full of the dry thing. */
             size: string;
+            /** @description What the yard calls it; null where it has no name. Chosen by it, it brings what it holds along. */
+            called?: null | string;
         };
         /**
          * @description What a person measures out with.
@@ -1282,6 +1460,17 @@ export interface components {
         CounterCasting: "inPlace" | "faceDown";
         /** @enum {unknown} */
         Course: "base" | "topping" | "bed" | "slurry";
+        CoverLook: {
+            /** @description When. */
+            at: components["schemas"]["Instant"];
+            /** @description Laid on; else taken off. */
+            on: boolean;
+            /**
+             * Format: int32
+             * @description From 1; null where all of it is meant.
+             */
+            zone: null | number;
+        };
         /**
          * @description What a person does while it is poured.
          * @enum {unknown}
@@ -1292,6 +1481,17 @@ export interface components {
             role: components["schemas"]["CrewRole"];
             /** Format: int32 */
             people: number;
+        };
+        CrewThing: {
+            /** @description What the yard calls them. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            hands: number;
+            /** @description How fast, as far as it is said. */
+            pace: components["schemas"]["PaceDocument"];
         };
         /** @description How it is kept wet, kept from frost, and coated. */
         CureDocument: {
@@ -1424,6 +1624,11 @@ export interface components {
              * @description Bags, or containers of cement, that are left over unopened.
              */
             bagsLeft: number;
+            /**
+             * Format: double
+             * @description That were used, where somebody counted; null takes what the plan has, less what is left.
+             */
+            bagsUsed?: null | number;
             /**
              * Format: uuid
              * @description Made where it was told: told twice, it is one.
@@ -2159,6 +2364,29 @@ export interface components {
              */
             orderL: number;
         };
+        /** @description What pours together say of a value. */
+        Estimate: {
+            /**
+             * Format: double
+             * @description So many times what is taken where nothing is learnt.
+             */
+            factor: number;
+            /**
+             * Format: double
+             * @description One case in ten lies lower.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description One in ten higher.
+             */
+            high: number;
+            /**
+             * Format: int32
+             * @description From how many.
+             */
+            pours: number;
+        };
         /** @description Why a figure is what it is. */
         Explanation: {
             /** @description Which formula, with the values that went in; their names end in the unit. */
@@ -2264,6 +2492,37 @@ export interface components {
             /** @description With what. */
             mend: components["schemas"]["MendWith"];
             from: null | components["schemas"]["Instant"];
+        };
+        /** @description Something is not as it should be, now that it is hard. */
+        FaultSeen: {
+            sign: components["schemas"]["FaultSign"];
+            /** @description Id of the element; empty where all of it is meant. */
+            element?: string;
+            /**
+             * Format: double
+             * @description Where on its plan, metres along; null where no place is told.
+             */
+            alongM?: null | number;
+            /**
+             * Format: double
+             * @description And in, metres.
+             */
+            inM?: null | number;
+            /** @description Id of a picture of it; empty where there is none. */
+            picture?: string;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
         };
         FaultShare: {
             /** @description What goes wrong. */
@@ -2714,7 +2973,7 @@ export interface components {
             document: components["schemas"]["JobDocument"];
         };
         /** @description Something that was done or seen, as it was told. A closed set of kinds; lines are only added, and a mistake is withdrawn by another line. */
-        JobEvent: components["schemas"]["JobEventDayBegun"] | components["schemas"]["JobEventBatchMixing"] | components["schemas"]["JobEventBatchPlaced"] | components["schemas"]["JobEventStruckOff"] | components["schemas"]["JobEventWaterAdded"] | components["schemas"]["JobEventTemperatureTold"] | components["schemas"]["JobEventSheenGone"] | components["schemas"]["JobEventThumbTest"] | components["schemas"]["JobEventPassBegun"] | components["schemas"]["JobEventPassDone"] | components["schemas"]["JobEventCoverOn"] | components["schemas"]["JobEventCoverOff"] | components["schemas"]["JobEventRain"] | components["schemas"]["JobEventPaused"] | components["schemas"]["JobEventTrouble"] | components["schemas"]["JobEventNoted"] | components["schemas"]["JobEventPhoto"] | components["schemas"]["JobEventUsedUp"] | components["schemas"]["JobEventWetted"] | components["schemas"]["JobEventBoardsOff"] | components["schemas"]["JobEventCoated"] | components["schemas"]["JobEventCastLifted"] | components["schemas"]["JobEventJointMade"] | components["schemas"]["JobEventMisted"] | components["schemas"]["JobEventDayClosed"] | components["schemas"]["JobEventHandsChanged"] | components["schemas"]["JobEventTaskDone"] | components["schemas"]["JobEventGoodBought"] | components["schemas"]["JobEventGoodMissing"] | components["schemas"]["JobEventWithdrawn"];
+        JobEvent: components["schemas"]["JobEventDayBegun"] | components["schemas"]["JobEventBatchMixing"] | components["schemas"]["JobEventBatchPlaced"] | components["schemas"]["JobEventStruckOff"] | components["schemas"]["JobEventWaterAdded"] | components["schemas"]["JobEventTemperatureTold"] | components["schemas"]["JobEventSheenGone"] | components["schemas"]["JobEventThumbTest"] | components["schemas"]["JobEventPassBegun"] | components["schemas"]["JobEventPassDone"] | components["schemas"]["JobEventCoverOn"] | components["schemas"]["JobEventCoverOff"] | components["schemas"]["JobEventRain"] | components["schemas"]["JobEventPaused"] | components["schemas"]["JobEventTrouble"] | components["schemas"]["JobEventNoted"] | components["schemas"]["JobEventPhoto"] | components["schemas"]["JobEventUsedUp"] | components["schemas"]["JobEventWetted"] | components["schemas"]["JobEventBoardsOff"] | components["schemas"]["JobEventCoated"] | components["schemas"]["JobEventCastLifted"] | components["schemas"]["JobEventJointMade"] | components["schemas"]["JobEventMisted"] | components["schemas"]["JobEventDayClosed"] | components["schemas"]["JobEventHandsChanged"] | components["schemas"]["JobEventTaskDone"] | components["schemas"]["JobEventGoodBought"] | components["schemas"]["JobEventGoodMissing"] | components["schemas"]["JobEventFaultSeen"] | components["schemas"]["JobEventProbeRead"] | components["schemas"]["JobEventWithdrawn"];
         /** @description Water is in the mixer. */
         JobEventBatchMixing: {
             /** @enum {string} */
@@ -2898,6 +3157,44 @@ export interface components {
              * @description Bags, or containers of cement, that are left over unopened.
              */
             bagsLeft: number;
+            /**
+             * Format: double
+             * @description That were used, where somebody counted; null takes what the plan has, less what is left.
+             */
+            bagsUsed?: null | number;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description Something is not as it should be, now that it is hard. */
+        JobEventFaultSeen: {
+            /** @enum {string} */
+            kind: "faultSeen";
+            sign: components["schemas"]["FaultSign"];
+            /** @description Id of the element; empty where all of it is meant. */
+            element?: string;
+            /**
+             * Format: double
+             * @description Where on its plan, metres along; null where no place is told.
+             */
+            alongM?: null | number;
+            /**
+             * Format: double
+             * @description And in, metres.
+             */
+            inM?: null | number;
+            /** @description Id of a picture of it; empty where there is none. */
+            picture?: string;
             /**
              * Format: uuid
              * @description Made where it was told: told twice, it is one.
@@ -3113,6 +3410,26 @@ export interface components {
             kind: "photo";
             /** @description Id of the picture. */
             picture: string;
+            /**
+             * Format: uuid
+             * @description Made where it was told: told twice, it is one.
+             */
+            id: string;
+            /** @description When it happened, by the clock of the device. */
+            at: components["schemas"]["Instant"];
+            /** @description Id of the pour; empty in a job of one pour. */
+            pour?: string;
+            /** @description Where it was told, as the device calls itself. */
+            device?: string;
+            /** @description In their words. */
+            note?: string;
+        };
+        /** @description What a probe in the slab read: between two readings it went straight from one to the other. */
+        JobEventProbeRead: {
+            /** @enum {string} */
+            kind: "probeRead";
+            /** @description From the earliest to the latest. */
+            readings: components["schemas"]["ProbeReading"][];
             /**
              * Format: uuid
              * @description Made where it was told: told twice, it is one.
@@ -3525,6 +3842,92 @@ export interface components {
          * @enum {unknown}
          */
         LayoutVerdict: "reachesBound" | "piecesDoNotShare" | "searchStopped";
+        /** @description A job that is still to be poured, with a value and without. */
+        LearntEffect: {
+            /**
+             * Format: uuid
+             * @description Its id.
+             */
+            job: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Of the site. */
+            timeZone: string;
+            /** @description The system it is shown in. */
+            units: components["schemas"]["UnitSystem"];
+            /** @description As it is planned now. */
+            before: components["schemas"]["PlanSum"];
+            /** @description As it would be. */
+            after: components["schemas"]["PlanSum"];
+        };
+        /** @description A value that was learnt. */
+        LearntFactor: {
+            key: components["schemas"]["LearntKey"];
+            /**
+             * Format: double
+             * @description So many times what is taken where nothing is learnt, 1/4 to 4.
+             */
+            factor: number;
+        };
+        LearntInUse: {
+            /** @description Of what. */
+            key: components["schemas"]["LearntKey"];
+            /**
+             * Format: double
+             * @description So many times what would be taken without it.
+             */
+            factor: number;
+        };
+        /** @description What a value is of: the thing it was learnt at, and whose it is. Two pours teach each other only where both are the same. */
+        LearntKey: {
+            /** @description What. */
+            of: components["schemas"]["LearntOf"];
+            /** @description The mix, mixer, bed or site; empty for a crew's own, and for a site without a name. */
+            what: string;
+            /** @description The crew; empty for one without a name, and for what has none. */
+            who: string;
+        };
+        /**
+         * @description What earlier pours teach of, each as so many times what would be taken without them.
+         * @enum {unknown}
+         */
+        LearntOf: "set" | "pace" | "finishing" | "waste" | "sheen";
+        /** @description What one pour says of a value. */
+        LearntReading: {
+            /** @description Of what. */
+            key: components["schemas"]["LearntKey"];
+            /**
+             * Format: double
+             * @description So many times what is taken where nothing is learnt.
+             */
+            factor: number;
+            /**
+             * Format: double
+             * @description How surely it says so, 0-1: 1 is as sure as one pour can be of the next.
+             */
+            weight: number;
+        };
+        /** @description What the yard's pours teach, and what was said of it. */
+        LearntReport: {
+            /** @description One after another, those that ask for a word among them. */
+            values: components["schemas"]["LearntValue"][];
+            /** @description That were told of, the latest first. */
+            pours: components["schemas"]["PourInRecord"][];
+        };
+        LearntValue: {
+            /** @description Of what. */
+            key: components["schemas"]["LearntKey"];
+            /** @description What was said of it. */
+            word: components["schemas"]["Word"];
+            /** @description What plans are made with. */
+            inUse: components["schemas"]["Estimate"];
+            /** @description What the record says now. */
+            now: components["schemas"]["Estimate"];
+            /** @description It is worth a word. */
+            asks: boolean;
+            /** @description Each pour's own reading, the oldest first. */
+            said: components["schemas"]["SaidByPour"][];
+        };
         /**
          * @description A day that everybody meets once, to be rehearsed before it is real.
          * @enum {unknown}
@@ -3627,6 +4030,51 @@ export interface components {
             receivedAt: components["schemas"]["Instant"];
             /** @description What was told. */
             event: components["schemas"]["JobEvent"];
+        };
+        /** @description A pour's day as it was; null while it cannot be planned. */
+        LookBackAnswer: {
+            day: null | components["schemas"]["LookBackReport"];
+        };
+        /** @description A pour's day as it was, beside what was planned. */
+        LookBackReport: {
+            /** @description Something of the day was told. */
+            told: boolean;
+            /** @description It is over. */
+            closed: boolean;
+            /** @description When the day began; as it is planned now where nothing was told. */
+            planned: components["schemas"]["PlanOfDay"];
+            /** @description As planned and as told. */
+            batches: components["schemas"]["BatchLook"][];
+            /** @description As planned, as the concrete let them be made, and as made. */
+            passes: components["schemas"]["PassLook"][];
+            /** @description As planned and as seen. */
+            sheens: components["schemas"]["SheenLook"][];
+            /** @description What was not as planned. */
+            stood: components["schemas"]["Standout"][];
+            bags: null | components["schemas"]["BagsLook"];
+            /**
+             * Format: double
+             * @description Of the whole job, as bought; null while that is not known.
+             */
+            costMoney: null | number;
+            /**
+             * Format: double
+             * @description Beyond the plan.
+             */
+            waterAddedL: number;
+            /** @description As read. */
+            temperatures: components["schemas"]["ReadTemperature"][];
+            /** @description Laid on and taken off. */
+            covers: components["schemas"]["CoverLook"][];
+            /** @description Weather, and what it took from the slab. */
+            hours: components["schemas"]["HourReport"][];
+            strength: null | components["schemas"]["StrengthLook"];
+            /** @description That were seen, with their causes. */
+            faults: components["schemas"]["SeenFault"][];
+            /** @description What it says of later plans. */
+            readings: components["schemas"]["LearntReading"][];
+            /** @description All values that plans of this job ask for. */
+            keys: components["schemas"]["LearntKey"][];
         };
         /** @description A board as sold: actual sizes. */
         LumberDto: {
@@ -4224,6 +4672,8 @@ export interface components {
             size: string;
             /** @description A mass: what its motor or its stand takes at once, as the plate says; empty where nothing is said. */
             mostMass?: string;
+            /** @description What the yard calls it; null where it has no name. What was learnt at it goes by it. */
+            called?: null | string;
         };
         MixerDocumentDrillBucketDocument: {
             /** @enum {string} */
@@ -4232,6 +4682,8 @@ export interface components {
             size: string;
             /** @description A mass: what its motor or its stand takes at once, as the plate says; empty where nothing is said. */
             mostMass?: string;
+            /** @description What the yard calls it; null where it has no name. What was learnt at it goes by it. */
+            called?: null | string;
         };
         MixerDocumentDrumDocument: {
             /** @enum {string} */
@@ -4240,6 +4692,8 @@ export interface components {
             size: string;
             /** @description A mass: what its motor or its stand takes at once, as the plate says; empty where nothing is said. */
             mostMass?: string;
+            /** @description What the yard calls it; null where it has no name. What was learnt at it goes by it. */
+            called?: null | string;
         };
         MixerDocumentForcedDocument: {
             /** @enum {string} */
@@ -4248,6 +4702,8 @@ export interface components {
             size: string;
             /** @description A mass: what its motor or its stand takes at once, as the plate says; empty where nothing is said. */
             mostMass?: string;
+            /** @description What the yard calls it; null where it has no name. What was learnt at it goes by it. */
+            called?: null | string;
         };
         MixerDocumentTubDocument: {
             /** @enum {string} */
@@ -4256,6 +4712,8 @@ export interface components {
             size: string;
             /** @description A mass: what its motor or its stand takes at once, as the plate says; empty where nothing is said. */
             mostMass?: string;
+            /** @description What the yard calls it; null where it has no name. What was learnt at it goes by it. */
+            called?: null | string;
         };
         /** @description What it is mixed in, by whom. */
         MixingDocument: {
@@ -4265,6 +4723,8 @@ export interface components {
              * @description People, 1-6.
              */
             hands: number;
+            /** @description What the yard calls those who pour; null where they have no name. What was learnt of them goes by it. */
+            crew?: null | string;
             /**
              * Format: int32
              * @description How many like mixers are run at once, 1-4.
@@ -6228,6 +6688,24 @@ export interface components {
             amount: number;
             sign: null | components["schemas"]["ThumbMark"];
         };
+        /** @description A pass as planned, as the concrete let it be made, and as it was made. */
+        PassLook: {
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            zone: number;
+            /** @description Which. */
+            pass: components["schemas"]["Pass"];
+            /** @description When the day began. */
+            plannedOpens: components["schemas"]["Instant"];
+            /** @description And closed. */
+            plannedCloses: components["schemas"]["Instant"];
+            opens: null | components["schemas"]["Instant"];
+            closes: null | components["schemas"]["Instant"];
+            begun: null | components["schemas"]["Instant"];
+            done: null | components["schemas"]["Instant"];
+        };
         /** @description When a pass opens and closes; the band holds four cases in five. */
         PassReport: {
             /** @description Which. */
@@ -6347,6 +6825,8 @@ export interface components {
             citations: components["schemas"]["Citation"][];
             /** @description The steps in working order, with their state. */
             steps: components["schemas"]["StepReport"][];
+            /** @description What was learnt that this plan goes by; left out where nothing is. */
+            learnt?: null | components["schemas"]["LearntInUse"][];
         };
         /** @description What to plan. */
         PlanRequest: {
@@ -6357,11 +6837,29 @@ export interface components {
             /** @description Id of the pour that is wanted in full; left out, or unknown, the first. */
             pour?: null | string;
             asOf?: null | components["schemas"]["Instant"];
+            /** @description What was learnt and taken over; left out, what the yard of the service has. */
+            learnt?: null | components["schemas"]["LearntFactor"][];
             /**
              * Format: int32
              * @description Which hidden day is rehearsed; asked for by a rehearsal only.
              */
             seed?: null | number;
+        };
+        PlanSum: {
+            /** @description The last batch is struck off. */
+            mixingEnds: components["schemas"]["Instant"];
+            /** @description The last pass is made. */
+            doneBy: components["schemas"]["Instant"];
+            /**
+             * Format: double
+             * @description Concrete.
+             */
+            orderL: number;
+            /**
+             * Format: double
+             * @description Or containers of cement.
+             */
+            bags: number;
         };
         /** @description A batch of the plan. */
         PlannedBatch: {
@@ -6456,6 +6954,30 @@ export interface components {
              */
             hands?: null | number;
             mixing?: null | components["schemas"]["MixingDocument"];
+        };
+        PourInRecord: {
+            /**
+             * Format: uuid
+             * @description Id of the job.
+             */
+            job: string;
+            /** @description Of the job. */
+            name: string;
+            /** @description Id of the pour. */
+            pour: string;
+            /** @description First water. */
+            at: components["schemas"]["Instant"];
+            /**
+             * Format: double
+             * @description Ordered for it.
+             */
+            litres: number;
+            /** @description That were seen on it since. */
+            faults: components["schemas"]["FaultSign"][];
+            /** @description What it says. */
+            readings: components["schemas"]["LearntReading"][];
+            /** @description It was taken out of the record. */
+            leftOut: boolean;
         };
         /** @description A pour in short. */
         PourReport: {
@@ -6585,6 +7107,27 @@ export interface components {
              */
             share?: number;
         };
+        /** @description What a probe in the slab wrote, as it was understood. */
+        ProbeRead: {
+            /** @description From the earliest to the latest; empty where the file could not be used. */
+            readings: components["schemas"]["ProbeReading"][];
+            /**
+             * Format: double
+             * @description Between two of them, hours: over a long one nothing is known.
+             */
+            longestGapH: number;
+            /** @description What is wrong with it, by line. */
+            findings: components["schemas"]["Finding"][];
+        };
+        ProbeReading: {
+            /** @description When. */
+            at: components["schemas"]["Instant"];
+            /**
+             * Format: double
+             * @description What it read.
+             */
+            celsius: number;
+        };
         ProblemDetails: {
             type?: null | string;
             title?: null | string;
@@ -6603,6 +7146,17 @@ export interface components {
             points: null | components["schemas"]["PointDocument"][];
             /** @description What is wrong with the file, and where. */
             findings: components["schemas"]["Finding"][];
+        };
+        ReadTemperature: {
+            /** @description When. */
+            at: components["schemas"]["Instant"];
+            /** @description Whose. */
+            of: components["schemas"]["ToldTemperature"];
+            /**
+             * Format: double
+             * @description What it read, °C.
+             */
+            c: number;
         };
         /**
          * @description What a zone is ready for.
@@ -6649,6 +7203,13 @@ export interface components {
             width: string;
             /** @description A length, below the face. */
             depth: string;
+        };
+        /** @description Whether a pour teaches. */
+        RecordRequest: {
+            /** Format: uuid */
+            job: string;
+            pour: string;
+            leftOut: boolean;
         };
         /** @description A day that is rehearsed: what is seen of it, and what was done wrong. */
         RehearsalReport: {
@@ -6757,6 +7318,22 @@ export interface components {
              */
             pieces: number;
         };
+        SaidByPour: {
+            /**
+             * Format: uuid
+             * @description Id of the job.
+             */
+            job: string;
+            /** @description Id of the pour. */
+            pour: string;
+            /** @description When. */
+            at: components["schemas"]["Instant"];
+            /**
+             * Format: double
+             * @description What it says.
+             */
+            factor: number;
+        };
         SectionPieceReport: {
             part: components["schemas"]["CastPart"];
             points: components["schemas"]["PlanPoint"][];
@@ -6766,6 +7343,12 @@ export interface components {
             pieces: components["schemas"]["SectionPieceReport"][];
             /** @description True where it goes on past the right of the drawing. */
             goesOn: boolean;
+        };
+        SeenFault: {
+            /** @description As told, with its place and picture. */
+            seen: components["schemas"]["FaultSeen"];
+            /** @description Its causes, mending and when. */
+            why: components["schemas"]["FaultReport"];
         };
         /**
          * @description How much a finding matters.
@@ -6806,6 +7389,13 @@ export interface components {
              * @description In the unit that the thing is counted in: bags, kg, m, m², L or pieces.
              */
             amount: number;
+        };
+        /** @description A sheen as planned and as told. */
+        SheenLook: {
+            /** Format: int32 */
+            zone: number;
+            planned: null | components["schemas"]["Instant"];
+            gone: null | components["schemas"]["Instant"];
         };
         SheetPart: {
             /** @description Which. */
@@ -6935,6 +7525,8 @@ export interface components {
         /** @description How the weather at the pour differs from that of the forecast. */
         SiteDocument: {
             shelter: components["schemas"]["Shelter"];
+            /** @description What the yard calls the place; null where it has no name. What was learnt there goes by it. */
+            called?: null | string;
             shade: components["schemas"]["Shade"];
             /** @description Something breaks the wind. */
             windbreak: boolean;
@@ -7007,6 +7599,102 @@ export interface components {
             price: number;
             /** @description True where the price is the user's own. */
             noted: boolean;
+        };
+        /** @description What of a day was not as planned, by how much. A closed family: words belong to the browser. */
+        Standout: components["schemas"]["StandoutBegun"] | components["schemas"]["StandoutMixing"] | components["schemas"]["StandoutPassOff"] | components["schemas"]["StandoutSetting"] | components["schemas"]["StandoutSheen"] | components["schemas"]["StandoutFinishing"] | components["schemas"]["StandoutMoreWater"] | components["schemas"]["StandoutBags"] | components["schemas"]["StandoutLayDry"] | components["schemas"]["StandoutStood"] | components["schemas"]["StandoutRained"] | components["schemas"]["StandoutDone"];
+        StandoutBags: {
+            /** @enum {string} */
+            code: "bags";
+            /** Format: double */
+            used: number;
+            /** Format: double */
+            planned: number;
+        };
+        /** @description First water, so much later than planned; sooner under 0. */
+        StandoutBegun: {
+            /** @enum {string} */
+            code: "begun";
+            /** Format: double */
+            laterMin: number;
+        };
+        /** @description The last pass was done so much later than planned; sooner under 0. */
+        StandoutDone: {
+            /** @enum {string} */
+            code: "done";
+            /** Format: double */
+            laterMin: number;
+        };
+        /** @description Passes took so much longer. */
+        StandoutFinishing: {
+            /** @enum {string} */
+            code: "finishing";
+            /** Format: double */
+            longerPct: number;
+        };
+        /** @description While it should have been wet. */
+        StandoutLayDry: {
+            /** @enum {string} */
+            code: "layDry";
+            /** Format: double */
+            dryH: number;
+            /** Format: double */
+            lostMpa: number;
+        };
+        /** @description From the first water until the last batch lay. */
+        StandoutMixing: {
+            /** @enum {string} */
+            code: "mixing";
+            /** Format: double */
+            tookMin: number;
+            /** Format: double */
+            plannedMin: number;
+            /** Format: double */
+            roundMin: number;
+            /** Format: double */
+            plannedRoundMin: number;
+        };
+        StandoutMoreWater: {
+            /** @enum {string} */
+            code: "moreWater";
+            /** Format: double */
+            l: number;
+            /** Format: int32 */
+            batches: number;
+        };
+        /** @description A pass was begun so long after its window closed; before it opened under 0. */
+        StandoutPassOff: {
+            /** @enum {string} */
+            code: "passOff";
+            /** Format: int32 */
+            zone: number;
+            pass: components["schemas"]["Pass"];
+            /** Format: double */
+            laterMin: number;
+        };
+        StandoutRained: {
+            /** @enum {string} */
+            code: "rained";
+        };
+        /** @description It set so much later than planned, by its signs; sooner under 0. */
+        StandoutSetting: {
+            /** @enum {string} */
+            code: "setting";
+            /** Format: double */
+            laterPct: number;
+        };
+        /** @description The sheen stayed so much longer; shorter under 0. */
+        StandoutSheen: {
+            /** @enum {string} */
+            code: "sheen";
+            /** Format: double */
+            longerPct: number;
+        };
+        /** @description Work stood still. */
+        StandoutStood: {
+            /** @enum {string} */
+            code: "stood";
+            /** Format: int32 */
+            times: number;
         };
         StartHour: {
             /** @description Local date. */
@@ -7154,7 +7842,7 @@ export interface components {
          * @description The steps of a job, in working order.
          * @enum {unknown}
          */
-        Step: "shape" | "build" | "mix" | "load" | "buy" | "day" | "pour" | "cure";
+        Step: "shape" | "build" | "mix" | "load" | "buy" | "day" | "pour" | "cure" | "lookBack";
         /** @description A step and where it stands. */
         StepReport: {
             step: components["schemas"]["Step"];
@@ -7170,6 +7858,35 @@ export interface components {
             lengthM: number;
             /** @description Laid on it, longest first. */
             cuts: components["schemas"]["CutReport"][];
+        };
+        StrengthLook: {
+            /**
+             * Format: double
+             * @description By how it was kept.
+             */
+            at28Mpa: number;
+            /**
+             * Format: double
+             * @description What a full moist cure reaches.
+             */
+            f28Mpa: number;
+            /**
+             * Format: double
+             * @description That it lay dry.
+             */
+            dryH: number;
+            /**
+             * Format: double
+             * @description What that cost.
+             */
+            lostMpa: number;
+            /**
+             * Format: int32
+             * @description That were told.
+             */
+            wettings: number;
+            /** @description A probe in it says how warm it was. */
+            probed: boolean;
         };
         StrengthPoint: {
             /** @description Moment. */
@@ -8527,6 +9244,17 @@ export interface components {
             /** @description And since. */
             after: components["schemas"]["Window"];
         };
+        /**
+         * @description What a person said of a value.
+         * @enum {unknown}
+         */
+        Word: "none" | "taken" | "refused";
+        /** @description A word on a value. */
+        WordRequest: {
+            key: components["schemas"]["LearntKey"];
+            /** @description Taken over, refused, or none: back to what was in use before. */
+            word: components["schemas"]["Word"];
+        };
         /** @description A day of work besides the pour: tasks that are open, and stand in no other line of the calendar. */
         WorkDayReport: {
             /** @description Work begins. */
@@ -8549,6 +9277,34 @@ export interface components {
          * @enum {unknown}
          */
         WorkTask: "readRules" | "findServices" | "clearAway" | "cleanOld" | "planCracks" | "checkSupport" | "setOut" | "dig" | "compactBase" | "levelBench" | "makeDeck" | "cutMould" | "bendStrips" | "setForms" | "spaceForms" | "capEnds" | "checkSquare" | "cutStakes" | "boxCutOuts" | "tapeScrews" | "backfillForms" | "setIsolation" | "maskNear" | "sealSeams" | "setSteel" | "oilForms" | "waxMould" | "buildRamp" | "lookOver" | "measureOut" | "dampen" | "pour" | "roughenBase" | "tapEdges" | "setAnchors" | "setPebbles" | "finishPasses" | "washFace" | "cleanTools" | "fenceOff" | "coverIt" | "keepWet" | "stripForms" | "rubFace" | "demould" | "patchHoles" | "softenCorners" | "grindFace" | "cutBack" | "backfillSides" | "firstWalk" | "coat" | "setInPlace" | "firstLoad" | "firstWinter";
+        YardPrice: {
+            /** @description Of what money. */
+            currency: string;
+            /** @description Of what. */
+            good: string;
+            /**
+             * Format: double
+             * @description For one as sold.
+             */
+            price: number;
+            /** @description When it was asked; empty where not noted. */
+            date: string;
+        };
+        /** @description What has a name in the yard, as it last stood in a job: chosen in another it brings its sizes along, and what was learnt of it. */
+        YardThings: {
+            /** @description People. */
+            crews: components["schemas"]["CrewThing"][];
+            /** @description By name. */
+            mixers: components["schemas"]["MixerDocument"][];
+            /** @description By name. */
+            sites: components["schemas"]["SiteDocument"][];
+            /** @description Of the yard's own. */
+            bags: components["schemas"]["OwnBagDocument"][];
+            /** @description By name. */
+            containers: components["schemas"]["ContainerDocument"][];
+            /** @description The latest of each thing, in each money. */
+            prices: components["schemas"]["YardPrice"][];
+        };
         ZoneReport: {
             /**
              * Format: int32
@@ -9239,6 +9995,75 @@ export interface operations {
             };
         };
     };
+    LookBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LookBackAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     Practices: {
         parameters: {
             query?: never;
@@ -9465,6 +10290,91 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LessonDto"][];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ListThings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["YardThings"];
+                };
+            };
+        };
+    };
+    ForgetThing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: string;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    ReadProbe: {
+        parameters: {
+            query: {
+                timeZone: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/plain": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProbeRead"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -10190,6 +11100,37 @@ export interface operations {
             };
         };
     };
+    GetLogTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     GetPicture: {
         parameters: {
             query?: never;
@@ -10247,6 +11188,224 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetLearnt: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearntReport"];
+                };
+            };
+        };
+    };
+    SayWord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WordRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearntReport"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    LeaveOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearntReport"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    LearntEffects: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LearntKey"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearntEffect"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
                 headers: {
                     [name: string]: unknown;
                 };

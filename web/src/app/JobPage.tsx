@@ -37,6 +37,7 @@ const views: Record<Planned, React.LazyExoticComponent<() => React.ReactNode>> =
   buy: lazy(() => import('../steps/buy/BuyStep').then((m) => ({ default: m.BuyStep }))),
   day: lazy(() => import('../steps/day/DayStep').then((m) => ({ default: m.DayStep }))),
   cure: lazy(() => import('../steps/cure/CureStep').then((m) => ({ default: m.CureStep }))),
+  lookBack: lazy(() => import('../steps/lookback/LookBackStep').then((m) => ({ default: m.LookBackStep }))),
   tasks: lazy(() => import('../steps/tasks/TasksStep').then((m) => ({ default: m.TasksStep }))),
   shop: lazy(() => import('../steps/shop/ShopStep').then((m) => ({ default: m.ShopStep }))),
   paper: lazy(() => import('../steps/paper/PaperStep').then((m) => ({ default: m.PaperStep }))),
@@ -44,7 +45,7 @@ const views: Record<Planned, React.LazyExoticComponent<() => React.ReactNode>> =
 
 const VersionSheet = lazy(() => import('./VersionSheet').then((m) => ({ default: m.VersionSheet })));
 
-const order: StepName[] = ['shape', 'build', 'mix', 'load', 'buy', 'day', 'pour', 'cure'];
+const order: StepName[] = ['shape', 'build', 'mix', 'load', 'buy', 'day', 'pour', 'cure', 'lookBack'];
 
 /** Before the system changes, bare numbers get the unit they were read in: nothing may change its size. */
 function swapUnits(document: JobDocument, report: PlanReport): JobDocument {

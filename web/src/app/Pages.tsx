@@ -6,6 +6,7 @@ const JobPage = lazy(() => import('./JobPage').then((m) => ({ default: m.JobPage
 const BoardPage = lazy(() => import('../board/BoardPage'));
 const RehearsePage = lazy(() => import('../board/RehearsePage'));
 const LessonPage = lazy(() => import('../board/LessonPage'));
+const SeasonPage = lazy(() => import('../yard/SeasonPage').then((m) => ({ default: m.SeasonPage })));
 const YardPage = lazy(() => import('../yard/YardPage').then((m) => ({ default: m.YardPage })));
 
 /** Every page there is. */
@@ -17,6 +18,7 @@ export function Pages() {
         <Route path="/jobs/:id/rehearse" element={<RehearsePage />} />
         <Route path="/lessons/:lesson" element={<LessonPage />} />
         <Route path="/jobs/:id/:step?" element={<JobPage />} />
+        <Route path="/season" element={<SeasonPage />} />
         <Route path="*" element={<YardPage />} />
       </Routes>
     </Suspense>

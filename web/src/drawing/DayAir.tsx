@@ -4,8 +4,11 @@ import { day as words } from '../words';
 import { AIR, HOUR_MS, TOP, hoursOf, ms, type Frame } from './dayFrame';
 import classes from './DayTimeline.module.css';
 
+/** The weather of a day, and the limits that its drying is held against. */
+export type AirOfDay = Pick<DayReport, 'hours' | 'careEvaporation' | 'actEvaporation' | 'peakEvaporation'>;
+
 /** Drying as an area against its two limits, and rain as bars from above. */
-export function DayAir({ day, frame, format }: { day: DayReport; frame: Frame; format: Formats }) {
+export function DayAir({ day, frame, format }: { day: AirOfDay; frame: Frame; format: Formats }) {
   const most = Math.max(day.actEvaporation * 1.1, day.peakEvaporation * 1.15);
   const y = (e: number) => TOP + AIR - (Math.min(e, most) / most) * AIR;
   const inside = day.hours.filter(

@@ -3,7 +3,8 @@ import type { DayReport, PassReport } from '../api/client';
 import { twoDigits, type Formats } from '../format/format';
 import { day as words, passes as passWords } from '../words';
 import { DayAir } from './DayAir';
-import { AIR, HOUR_MS, RIGHT, TIMES, TOP, frameOf, hoursOf, ms, type Frame } from './dayFrame';
+import { HourLines } from './HourLines';
+import { AIR, HOUR_MS, RIGHT, TIMES, TOP, frameOf, ms, type Frame } from './dayFrame';
 import { DayPeople } from './DayPeople';
 import classes from './DayTimeline.module.css';
 import { useSize } from './useSize';
@@ -12,17 +13,6 @@ const GAP = 44;
 /** A start is dragged in steps of so many minutes. */
 const SNAP_MIN = 5;
 const LAST_MIN = 24 * 60 - SNAP_MIN;
-
-function HourLines({ frame, height, format }: { frame: Frame; height: number; format: Formats }) {
-  return hoursOf(frame).map((at) => (
-    <g key={at} transform={`translate(${String(frame.x(at))} 0)`}>
-      <line y1={TOP} y2={height - 18} className={classes.hourLine} />
-      <text y={height - 5} className={classes.hour}>
-        {format.hour(new Date(at).toISOString())}
-      </text>
-    </g>
-  ));
-}
 
 /** When it is too dark to see what one does. */
 function Dark({ day, frame, height }: { day: DayReport; frame: Frame; height: number }) {

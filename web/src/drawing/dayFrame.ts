@@ -26,8 +26,15 @@ export interface Frame {
 
 /** The hours from before the first water until all has set. */
 export function frameOf(day: DayReport, width: number): Frame {
-  const from = ms(day.start) - HOUR_MS / 2;
-  const until = Math.max(ms(day.doneBy), ms(day.finalSet ?? day.doneBy)) + HOUR_MS / 2;
+  return frameBetween(
+    ms(day.start) - HOUR_MS / 2,
+    Math.max(ms(day.doneBy), ms(day.finalSet ?? day.doneBy)) + HOUR_MS / 2,
+    width,
+  );
+}
+
+/** From one moment to another. */
+export function frameBetween(from: number, until: number, width: number): Frame {
   const narrow = width < NARROW;
   const left = narrow ? NARROW_LEFT : NAMES;
   return {

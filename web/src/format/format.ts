@@ -77,6 +77,12 @@ export function duration(minutes: number): string {
 
 const percent = (share: number) => `${number(share * 100)} %`;
 
+/** So many times as long, or as much, as a change: 1.08 is +8 %. */
+export const change = (factor: number): string => {
+  const pct = Math.round((factor - 1) * 100);
+  return pct === 0 ? 'as planned' : `${pct > 0 ? '+' : '−'}${number(Math.abs(pct))} %`;
+};
+
 /** How steeply a surface falls: 1.5 %. */
 export const grade = (inAHundred: number) => `${number(inAHundred, 2)} %`;
 

@@ -13,3 +13,4 @@ export * from './tasks';
 export * from './shop';
 export * from './faults';
 export * from './paper';
+export * from './lookback';

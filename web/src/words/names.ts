@@ -10,6 +10,7 @@ export const steps: Record<StepName, string> = {
   day: 'Day',
   pour: 'Pour',
   cure: 'Cure',
+  lookBack: 'Look back',
 };
 
 export const severities: Record<Enum<'Severity'>, string> = {
@@ -176,6 +177,8 @@ export const eventKinds: Record<EventKind, string> = {
   castLifted: 'Lifted out of the mould',
   goodBought: 'Bought',
   goodMissing: 'Not to be had',
+  faultSeen: 'Something looks wrong',
+  probeRead: 'Read by a probe',
   withdrawn: 'Struck out',
 };
 

@@ -30,7 +30,7 @@ export const app = {
 };
 
 export const keyList: [string, string][] = [
-  ['1 – 8', 'go to a step'],
+  ['1 – 9', 'go to a step'],
   ['y', 'back to the yard'],
   ['u', 'metric or US customary'],
   ['Ctrl Z', 'undo'],

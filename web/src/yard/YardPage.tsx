@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { api, http, type JobLine } from '../api/client';
 import { AppFrame } from '../app/AppFrame';
 import { formatsFor, number, type Formats } from '../format/format';
-import { app, pours as pourWords, yard as words } from '../words';
+import { app, pours as pourWords, season as seasonWords, yard as words } from '../words';
 import { NewJob } from './NewJob';
 import { Practise } from './Practise';
 import { RemovedJobs } from './RemovedJobs';
@@ -182,6 +182,9 @@ export function YardPage() {
           <NewJob />
           <Week />
           <Practise />
+          <p className={classes.season}>
+            <Link to="/season">{seasonWords.link}</Link>
+          </p>
         </aside>
       </div>
     </AppFrame>

@@ -1,18 +1,19 @@
 import { Button, Group, TextInput } from '@mantine/core';
 import { IconPrinter, IconTable } from '@tabler/icons-react';
-import type { Bag } from '../../api/client';
+import { api, type Bag } from '../../api/client';
 import { Amount } from '../../fields/Amount';
 import { Notes } from '../../fields/Notes';
 import { RemoveRow } from '../../fields/RemoveRow';
 import { Said } from '../../fields/Said';
 import { fileName, saveFile } from '../../common/saveFile';
-import { standing, buy as words } from '../../words';
+import { number } from '../../format/format';
+import { standing, yardNames, buy as words } from '../../words';
 import { useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import classes from './BuyControls.module.css';
 import { csvOf } from './csv';
 import { NumberCell } from './NumberCell';
 import { OwnBags } from './OwnBags';
-import { priced, today } from './rows';
+import { newerPrices, priced, today } from './rows';
 
 /** Prices that are no thing's: the way home, and the truck. */
 function Standing() {
@@ -22,6 +23,7 @@ function Standing() {
   return (
     <fieldset className={classes.group}>
       <legend>{words.standingTitle}</legend>
+      <YardPrices />
       {sections.buy?.standing.map((s) => {
         const name = standing[s.id] ?? s.id;
         const noted = buy.prices.findIndex((p) => p.good === s.id);
@@ -42,6 +44,29 @@ function Standing() {
         );
       })}
     </fieldset>
+  );
+}
+
+/** Prices that were noted in another job since: taken all at once, or left. */
+function YardPrices() {
+  const { buy } = useDocument();
+  const { edit } = useEditing();
+  const { data } = api.useQuery('get', '/api/things', {}, { staleTime: 10_000 });
+  const newer = newerPrices(buy, data?.prices ?? []);
+  if (newer.length === 0) return null;
+  return (
+    <Button
+      size="compact-sm"
+      variant="default"
+      onClick={() => {
+        edit(null, (job) => ({
+          ...job,
+          buy: newer.reduce((now, p) => priced(now, p.good, p.price, p.date), job.buy),
+        }));
+      }}
+    >
+      {yardNames.prices(number(newer.length))}
+    </Button>
   );
 }
 

@@ -1,9 +1,9 @@
 import { Button, Group, TextInput } from '@mantine/core';
-import type { BuyDocument } from '../../api/client';
+import { api, type BuyDocument } from '../../api/client';
 import { Amount } from '../../fields/Amount';
 import { RemoveRow } from '../../fields/RemoveRow';
 import { Said } from '../../fields/Said';
-import { buy as words } from '../../words';
+import { yardNames, buy as words } from '../../words';
 import { useDocument, useEditing } from '../../job/JobContext';
 import classes from './BuyControls.module.css';
 
@@ -34,6 +34,11 @@ const fresh = (taken: OwnBag[]): OwnBag => ({
 export function OwnBags() {
   const { buy } = useDocument();
   const { edit, set } = useEditing();
+  const { data } = api.useQuery('get', '/api/things', {}, { staleTime: 10_000 });
+  const known = (data?.bags ?? []).filter((b) => !buy.bags.some((own) => own.name === b.name));
+  const add = (bag: OwnBag) => {
+    edit(null, (job) => ({ ...job, buy: { ...job.buy, bags: [...job.buy.bags, bag] } }));
+  };
   return (
     <fieldset className={classes.group}>
       <legend>{words.ownBags}</legend>
@@ -75,14 +80,23 @@ export function OwnBags() {
         size="compact-sm"
         variant="subtle"
         onClick={() => {
-          edit(null, (job) => ({
-            ...job,
-            buy: { ...job.buy, bags: [...job.buy.bags, fresh(job.buy.bags)] },
-          }));
+          add(fresh(buy.bags));
         }}
       >
         {words.addBag}
       </Button>
+      {known.map((bag) => (
+        <Button
+          key={bag.name}
+          size="compact-sm"
+          variant="subtle"
+          onClick={() => {
+            add({ ...bag, id: fresh(buy.bags).id });
+          }}
+        >
+          {yardNames.bag(bag.name)}
+        </Button>
+      ))}
     </fieldset>
   );
 }

@@ -4,7 +4,7 @@ import { formatsFor } from '../../format/format';
 import { goodName } from '../../common/goodName';
 import { csvOf } from './csv';
 import { amountText, packsText } from '../../common/goodText';
-import { priced, stocked } from './rows';
+import { newerPrices, priced, stocked } from './rows';
 
 const metric = formatsFor('metric', 'UTC', '€');
 
@@ -94,4 +94,21 @@ test('the table in a file has every line, quoted, and no cell that a spreadsheet
   expect(rows[1]).toBe('"Concrete","Sharp sand","920 kg","0 kg","1 × 850 kg, 3 × 25 kg","71.60"');
   expect(rows[2]).toContain(`"'=SUM(A1) ""or"" so"`);
   expect(rows[3]).toContain('"77.60"');
+});
+
+describe('prices that the yard noted since', () => {
+  const yard = [
+    { currency: '€', good: 'mesh', price: 14, date: '2027-05-02' },
+    { currency: '€', good: 'tape', price: 3, date: '2027-01-01' },
+    { currency: '$', good: 'rope', price: 9, date: '2027-05-02' },
+  ];
+  test('are those of the same money that are newer, or that the job has not', () => {
+    const prices = [
+      { good: 'mesh', price: 12, date: '2027-04-01' },
+      { good: 'tape', price: 4, date: '2027-02-01' },
+    ];
+    const buy = { ...empty, prices };
+    expect(newerPrices(buy, yard).map((p) => p.good)).toEqual(['mesh']);
+    expect(newerPrices({ ...buy, prices: [] }, yard).map((p) => p.good)).toEqual(['mesh', 'tape']);
+  });
 });

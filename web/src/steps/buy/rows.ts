@@ -1,4 +1,4 @@
-import type { BuyDocument } from '../../api/client';
+import type { BuyDocument, YardThings } from '../../api/client';
 
 /** The price book with one price noted today; an empty field forgets it. */
 export function priced(buy: BuyDocument, good: string, price: number | null, date: string): BuyDocument {
@@ -16,3 +16,10 @@ export function stocked(buy: BuyDocument, good: string, amount: number | null): 
 
 /** Today where the person is, as 2026-11-27. */
 export const today = (): string => new Date().toLocaleDateString('sv-SE');
+
+/** What the yard has noted since, in the job's money, and the job has otherwise or not at all. */
+export const newerPrices = (buy: BuyDocument, yard: YardThings['prices']): YardThings['prices'] =>
+  yard.filter((y) => {
+    const own = buy.prices.find((p) => p.good === y.good);
+    return y.currency === buy.currency && (own === undefined || (own.price !== y.price && own.date < y.date));
+  });

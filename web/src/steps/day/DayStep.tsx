@@ -10,6 +10,7 @@ import { useDocument, useEditing, usePlanned, useChosenElement } from '../../job
 import { usePour } from '../../job/usePour';
 import { calendarDay, number, type Formats } from '../../format/format';
 import { Heard } from '../../common/Heard';
+import { GoesBy } from '../../fields/GoesBy';
 import { Notes } from '../../fields/Notes';
 import { StepLayout, type Figure } from '../../fields/StepLayout';
 import { Why } from '../../fields/Why';
@@ -276,6 +277,7 @@ export function DayStep() {
               setSide(v as keyof typeof words.sides);
             }}
           />
+          <GoesBy of={['set', 'sheen', 'finishing', 'pace']} />
           {side === 'when' && forecast.data && (
             <DayPicker
               days={forecast.data.days}

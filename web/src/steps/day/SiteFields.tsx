@@ -5,8 +5,9 @@ import { api, http, type Finding } from '../../api/client';
 import { number } from '../../format/format';
 import { Amount } from '../../fields/Amount';
 import { Notes } from '../../fields/Notes';
+import { YardName } from '../../fields/YardName';
 import { Pick } from '../../common/Pick';
-import { findingText, shades, shelters, site as words } from '../../words';
+import { findingText, shades, shelters, site as words, yardNames } from '../../words';
 import { useDocument, useEditing } from '../../job/JobContext';
 import classes from './DayStep.module.css';
 
@@ -159,7 +160,7 @@ function WeatherFile() {
 /** What stands over and beside the pour, the hours one may begin in, and where the weather comes from. */
 export function SiteFields() {
   const { site, day } = useDocument();
-  const { set } = useEditing();
+  const { set, edit } = useEditing();
   const tick = (field: 'windbreak' | 'fog' | 'rainCover', label: string) => (
     <Checkbox
       size="sm"
@@ -173,6 +174,21 @@ export function SiteFields() {
   return (
     <>
       <Notes under={['/site']} only={['error', 'warning', 'note']} />
+      <YardName
+        label={yardNames.site}
+        value={site.called ?? ''}
+        of={(things) => things.sites}
+        nameOf={(s) => s.called}
+        onName={(name) => {
+          set('/site/called', name === '' ? null : name);
+        }}
+        onChoose={(s) => {
+          edit(null, (job) => ({
+            ...job,
+            site: { ...s, weatherFile: job.site.weatherFile, typed: job.site.typed ?? null },
+          }));
+        }}
+      />
       <Group gap="xs" align="flex-start">
         <Pick
           label={words.shelter}

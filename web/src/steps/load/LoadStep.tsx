@@ -20,12 +20,15 @@ import {
   pours as pourWords,
   steps,
   load as words,
+  yardNames,
 } from '../../words';
 import { FillPlan } from '../../drawing/FillPlan';
 import { LoadStrip } from '../../drawing/LoadStrip';
 import { RoundChart } from '../../drawing/RoundChart';
 import { explanationOf, useChosenElement, useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import { usePour } from '../../job/usePour';
+import { GoesBy } from '../../fields/GoesBy';
+import { YardName } from '../../fields/YardName';
 import { PaceFields } from './PaceFields';
 import classes from './LoadStep.module.css';
 
@@ -147,7 +150,7 @@ function MeasureOut({ load }: { load: Load }) {
 export function LoadStep() {
   const document = useDocument();
   const { report, sections } = usePlanned();
-  const { format, edit } = useEditing();
+  const { format, edit, set } = useEditing();
   const [chosen, setChosen] = useState(1);
   const [view, setView] = useState<View>('strip');
   const [at] = useChosenElement();
@@ -193,9 +196,36 @@ export function LoadStep() {
       controls={
         <>
           <ElementPick />
+          <YardName
+            label={yardNames.crew}
+            value={mixing.crew ?? ''}
+            of={(things) => things.crews}
+            nameOf={(c) => c.name}
+            onName={(name) => {
+              set('/mixing/crew', name === '' ? null : name);
+            }}
+            onChoose={(c) => {
+              edit(null, (job) => ({
+                ...job,
+                mixing: { ...job.mixing, crew: c.name, hands: c.hands, pace: c.pace },
+              }));
+            }}
+          />
           {!load?.truck && (
             <>
-              <Group>
+              <Group gap="xs" align="flex-end">
+                <YardName
+                  label={yardNames.mixer}
+                  value={mixing.mixer.called ?? ''}
+                  of={(things) => things.mixers}
+                  nameOf={(m) => m.called}
+                  onName={(name) => {
+                    set('/mixing/mixer/called', name === '' ? null : name);
+                  }}
+                  onChoose={(m) => {
+                    change(m);
+                  }}
+                />
                 <Pick
                   label={fields.mixer}
                   value={mixing.mixer.kind}
@@ -260,6 +290,7 @@ export function LoadStep() {
             </p>
           )}
           {load && !load.truck && <p className={classes.tasks}>{words.tasks(load.tasks)}</p>}
+          <GoesBy of={['pace']} />
           {load && !load.truck && <MeasureOut load={load} />}
           {load && <PaceFields document={document} load={load} />}
           <Notes under={['/mixing']} only={['note', 'caution']} />

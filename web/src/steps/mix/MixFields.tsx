@@ -4,6 +4,7 @@ import { Amount } from '../../fields/Amount';
 import { bagName } from '../../common/goodName';
 import { Pick } from '../../common/Pick';
 import { Said } from '../../fields/Said';
+import { YardName } from '../../fields/YardName';
 import {
   additives as additiveNames,
   containerKinds,
@@ -11,6 +12,7 @@ import {
   moistures,
   things,
   mix as words,
+  yardNames,
 } from '../../words';
 import { useDocument, useEditing } from '../../job/JobContext';
 import type { MixPointer } from '../../job/pointer';
@@ -133,6 +135,19 @@ export function ContainerFields({ at, mix }: OfMix) {
             at={`${at}/containers/${what}/size`}
             value={mix.containers[what].size}
             label={words.holds(things[what])}
+          />
+          <YardName
+            compact
+            label={yardNames.container(things[what])}
+            value={mix.containers[what].called ?? ''}
+            of={(yard) => yard.containers}
+            nameOf={(c) => c.called}
+            onName={(name) => {
+              set(`${at}/containers/${what}/called`, name === '' ? null : name);
+            }}
+            onChoose={(c) => {
+              set(`${at}/containers/${what}`, c);
+            }}
           />
         </div>
       ))}

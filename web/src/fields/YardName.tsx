@@ -1,0 +1,50 @@
+import { Autocomplete } from '@mantine/core';
+import { api, type YardThings } from '../api/client';
+import { yardNames } from '../words';
+
+interface YardNameProps<T> {
+  label: string;
+  value: string;
+  /** Those that have a name in the yard. */
+  of: (things: YardThings) => T[];
+  nameOf: (thing: T) => string | null | undefined;
+  /** One of them was chosen: it brings along what it is. */
+  onChoose: (thing: T) => void;
+  /** In a row of other fields: the label is for the ear. */
+  compact?: boolean;
+  /** It is called otherwise; empty has no name. */
+  onName: (name: string) => void;
+}
+
+/** No thing of the yard has a longer name. */
+const LONGEST = 60;
+
+/** What the yard calls a thing: a name of one's own, or one of those that are known, with all that belongs to it. */
+export function YardName<T>({
+  label,
+  value,
+  compact = false,
+  of,
+  nameOf,
+  onChoose,
+  onName,
+}: YardNameProps<T>) {
+  const { data } = api.useQuery('get', '/api/things', {}, { staleTime: 10_000 });
+  const known = new Map((data ? of(data) : []).map((t) => [nameOf(t) ?? '', t]));
+  known.delete('');
+  return (
+    <Autocomplete
+      size={compact ? 'xs' : 'sm'}
+      style={{ flex: '1 1 130px' }}
+      {...(compact ? { 'aria-label': label, placeholder: yardNames.placeholder } : { label })}
+      value={value}
+      maxLength={LONGEST}
+      data={[...known.keys()]}
+      onChange={onName}
+      onOptionSubmit={(name) => {
+        const thing = known.get(name);
+        if (thing) onChoose(thing);
+      }}
+    />
+  );
+}

@@ -11,10 +11,10 @@ namespace SetFirm.Browser.Tests;
 /// <summary>The demo's views as they stand: sound for a screen reader, whole on a screen, light and dark.</summary>
 public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClassFixture<ViewTests.DemoSite>, IClassFixture<Browser>
 {
-    private static readonly string[] Steps = ["shape", "build", "mix", "load", "buy", "day", "tasks", "shop", "paper", "cure"];
+    private static readonly string[] Steps = ["shape", "build", "mix", "load", "buy", "day", "tasks", "shop", "paper", "lookBack", "cure"];
 
     /// <summary>The rest of the demo's jobs; the terrace stands for all steps.</summary>
-    private static readonly string[] Others = ["Workshop floor", "Herb border", "Bike-shed pad", "Potting bench top", "Drive kerb", "Six stepping stones", "Lean-to floor skim"];
+    private static readonly string[] Others = ["Workshop floor", "Herb border", "Bike-shed pad", "Potting bench top", "Drive kerb", "Six stepping stones", "Lean-to floor skim", "Bin stand", "Cellar landing"];
 
     /// <summary>Where the pictures go; <c>./setfirm shots</c> names docs/screenshots.</summary>
     private static readonly string Pictures = Environment.GetEnvironmentVariable("SETFIRM_SCREENSHOTS") is { Length: > 0 } folder
@@ -37,6 +37,19 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
             browser.AxeFaults().ShouldBeEmpty($"{view} {scheme}");
         }
 
+        var told = (await ViewsAsync("Bin stand")).Single(v => v.ToString().EndsWith("/lookBack", StringComparison.Ordinal));
+        browser.Open(told);
+        foreach (var side in new[] { "What stood out", "How it is", "What it teaches", "Tell the day", "Files" })
+        {
+            browser.Find(By.XPath($"//label[normalize-space()='{side}']")).Click();
+            browser.AxeFaults().ShouldBeEmpty($"{side} {scheme}");
+        }
+
+        browser.Open(new Uri(site.Site.Address, "/season"));
+        browser.Find(By.CssSelector("[data-testid=learnt]"));
+        browser.AxeFaults().ShouldBeEmpty($"the season {scheme}");
+        browser.Overflow().Across.ShouldBe(0);
+        browser.Open((await ViewsAsync())[^1]);
         browser.Press("Why? Keep wet until");
         browser.Find(By.XPath("//*[@role='dialog']"));
         browser.AxeFaults().ShouldBeEmpty($"an open Why? {scheme}");
@@ -143,7 +156,7 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
         }
 
         browser.Laptop();
-        foreach (var (job, step, look, name) in new[] { ("Breakfast terrace", "day", "When to start", "day-starts"), ("Breakfast terrace", "day", "Zone by zone", "day-map"), ("Six stepping stones", "cure", "Calendar", "cure-calendar") })
+        foreach (var (job, step, look, name) in new[] { ("Breakfast terrace", "day", "When to start", "day-starts") })
         {
             browser.Open((await ViewsAsync(job)).Single(v => v.ToString().EndsWith($"/{step}", StringComparison.Ordinal)));
             browser.Find(By.XPath($"//label[normalize-space()='{look}']")).Click();
@@ -151,8 +164,22 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
             browser.Screenshot(Path.Combine(Pictures, $"{name}.png"));
         }
 
+        foreach (var (path, look, name) in new[] { ("lookBack", "How it is", "look-back") })
+        {
+            browser.Open((await ViewsAsync("Bin stand")).Single(v => v.ToString().EndsWith($"/{path}", StringComparison.Ordinal)));
+            browser.Find(By.CssSelector("[data-testid=day-look]"));
+            browser.Find(By.XPath($"//label[normalize-space()='{look}']")).Click();
+            await Task.Delay(2000, TestContext.Current.CancellationToken);
+            browser.Screenshot(Path.Combine(Pictures, $"{name}.png"));
+        }
+
+        browser.Open(new Uri(site.Site.Address, "/season"));
+        browser.Find(By.CssSelector("[data-testid=effects]"));
+        await Task.Delay(1500, TestContext.Current.CancellationToken);
+        browser.Screenshot(Path.Combine(Pictures, "season.png"));
+
         var board = new Uri((await ViewsAsync("Workshop floor"))[1], "pour");
-        foreach (var (phone, night, name) in new[] { (true, false, "pour-phone"), (false, false, "pour"), (true, true, "pour-night") })
+        foreach (var (phone, night, name) in new[] { (true, false, "pour-phone"), (false, false, "pour") })
         {
             browser.Size(phone);
             browser.Driver.ExecuteScript($"localStorage.setItem('setfirm-board', JSON.stringify({{ sound: false, vibrate: false, voice: false, night: {(night ? "true" : "false")} }}))");

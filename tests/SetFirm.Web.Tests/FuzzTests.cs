@@ -70,7 +70,7 @@ public sealed class FuzzTests : IDisposable
         var document = await site.StartingJobAsync();
         JsonNode log = Lines();
         await WalkAsync(500, "/api/plan", () => new JsonObject { ["document"] = document.DeepClone(), ["log"] = Changed([log]), ["asOf"] = "2027-05-05T12:00:00Z" });
-        foreach (var path in new[] { "/api/tasks", "/api/shop", "/api/faults" })
+        foreach (var path in new[] { "/api/tasks", "/api/shop", "/api/faults", "/api/lookback" })
         {
             await WalkAsync(200, path, () => new JsonObject { ["document"] = document.DeepClone(), ["log"] = Changed([log]), ["asOf"] = "2027-05-05T12:00:00Z" });
         }
@@ -86,6 +86,15 @@ public sealed class FuzzTests : IDisposable
         await WalkAsync(500, $"/api/jobs/{id}/log", () => Changed([log]));
         (await site.Get($"/api/jobs/{id}/log")).StatusCode.ShouldBe(HttpStatusCode.OK);
         (await site.LinesAsync()).Length.ShouldBe(1);
+    }
+
+    [Fact]
+    public async Task What_is_asked_of_the_record_is_answered_or_refused()
+    {
+        var key = JsonNode.Parse("""{"of":"pace","what":"drum","who":""}""")!;
+        await WalkAsync(150, "/api/learnt/effects", () => Changed([key]));
+        var (document, learnt) = (await site.StartingJobAsync(), JsonNode.Parse("""[{"key":{"of":"pace","what":"drum","who":""},"factor":1.2}]""")!);
+        await WalkAsync(150, "/api/plan", () => new JsonObject { ["document"] = document.DeepClone(), ["learnt"] = Changed([learnt]) });
     }
 
     [Fact]
@@ -125,7 +134,9 @@ public sealed class FuzzTests : IDisposable
     private static JsonArray Lines() => new(
         Line("wetted"), Line("sheenGone", ("zone", 1)), Line("waterAdded", ("batch", 1), ("litres", 0.5)), Line("noted"), Line("taskDone", ("task", "setOut:element-1")), Line("coverOn"), Line("boardsOff"),
         Line("thumbTest", ("zone", 1), ("mark", "threeMm")), Line("passBegun", ("zone", 1), ("pass", "broom")), Line("passDone", ("zone", 1), ("pass", "edgeAndFloat")), Line("batchMixing", ("batch", 1)),
-        Line("batchPlaced", ("batch", 1)), Line("handsChanged", ("hands", 3)), Line("jointMade", ("batch", 1)), Line("dayClosed", ("washed", true), ("holdBackUsed", false), ("bagsLeft", 1)),
+        Line("batchPlaced", ("batch", 1)), Line("handsChanged", ("hands", 3)), Line("jointMade", ("batch", 1)), Line("dayClosed", ("washed", true), ("holdBackUsed", false), ("bagsLeft", 1), ("bagsUsed", 40)),
+        Line("faultSeen", ("sign", "blisters"), ("element", "element-1"), ("alongM", 1.2), ("inM", 0.4), ("picture", "")),
+        Line("probeRead", ("readings", JsonNode.Parse("[{\"at\":\"2027-05-05T08:00:00Z\",\"celsius\":21},{\"at\":\"2027-05-05T09:00:00Z\",\"celsius\":24}]")!)),
         Line("dayBegun", ("plan", JsonNode.Parse("""
             {"start":"2027-05-05T08:00:00Z","mixingEnds":"2027-05-05T09:00:00Z","doneBy":"2027-05-05T15:00:00Z","batches":[{"begun":"2027-05-05T08:00:00Z","placed":"2027-05-05T08:10:00Z"}],
             "zones":[{"element":0,"firstBatch":1,"lastBatch":1,"from":0,"to":1,"sheenGone":null,"passes":[{"pass":"broom","opens":"2027-05-05T11:00:00Z","closes":"2027-05-05T13:00:00Z","begins":null}]}]}

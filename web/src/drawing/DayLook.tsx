@@ -9,6 +9,8 @@ import { useSize } from './useSize';
 
 const GAP = 40;
 const LEGEND = 22;
+/** On a phone it takes two lines. */
+const LEGEND_NARROW = 36;
 const LEAST_MS = 90_000;
 
 type PassLook = LookBackReport['passes'][number];
@@ -76,8 +78,9 @@ export function DayLook({ look, air, format }: DayLookProps) {
   const { ref, width, height, ready } = useSize();
   const frame = frameOfLook(look, width);
   const kinds = [...new Set(look.passes.map((p) => p.pass))];
+  const legend = frame.narrow ? LEGEND_NARROW : LEGEND;
   const rowsTop = TOP + AIR + GAP;
-  const row = Math.min(78, (height - rowsTop - 20 - LEGEND) / (kinds.length + 1));
+  const row = Math.min(78, (height - rowsTop - 20 - legend) / (kinds.length + 1));
   const nameY = frame.narrow ? 10 : row / 2 - 3;
   const barsTop = frame.narrow ? 17 : 0;
   const real = look.batches.filter((b) => b.begun !== null);
@@ -88,7 +91,7 @@ export function DayLook({ look, air, format }: DayLookProps) {
     <div ref={ref} className={classes.box} data-taller>
       {ready && (
         <svg width={width} height={height} role="group" aria-label={words.drawing} data-testid="day-look">
-          <HourLines frame={frame} height={height - LEGEND} format={format} />
+          <HourLines frame={frame} height={height - legend} format={format} />
           <DayAir day={air} frame={frame} format={format} />
           <g transform={`translate(0 ${String(rowsTop)})`} data-row="mixing">
             <text x={12} y={nameY} className={classes.rowName}>
@@ -207,7 +210,14 @@ export function DayLook({ look, air, format }: DayLookProps) {
                 ['was', words.off, true],
               ] as const
             ).map(([is, text, off], i) => (
-              <g key={text} transform={`translate(${String(i * (frame.narrow ? 86 : 152))} 0)`}>
+              <g
+                key={text}
+                transform={
+                  frame.narrow
+                    ? `translate(${String((i % 2) * 160)} ${String(i < 2 ? -14 : 0)})`
+                    : `translate(${String(i * 152)} 0)`
+                }
+              >
                 <rect
                   y={-8}
                   width={frame.narrow ? 12 : 20}
@@ -216,7 +226,7 @@ export function DayLook({ look, air, format }: DayLookProps) {
                   data-is={is}
                   data-off={off}
                 />
-                <text x={frame.narrow ? 15 : 26} className={classes.legend} data-narrow={frame.narrow}>
+                <text x={frame.narrow ? 15 : 26} className={classes.legend}>
                   {text}
                 </text>
               </g>

@@ -80,7 +80,7 @@ const percent = (share: number) => `${number(share * 100)} %`;
 /** So many times as long, or as much, as a change: 1.08 is +8 %. */
 export const change = (factor: number): string => {
   const pct = Math.round((factor - 1) * 100);
-  return pct === 0 ? 'as planned' : `${pct > 0 ? '+' : '−'}${number(Math.abs(pct))} %`;
+  return `${pct > 0 ? '+' : pct < 0 ? '−' : '±'}${number(Math.abs(pct))} %`;
 };
 
 /** How steeply a surface falls: 1.5 %. */

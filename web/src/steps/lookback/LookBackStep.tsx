@@ -148,7 +148,7 @@ export function LookBackStep() {
         look &&
         sections.day && <DayLook look={look} air={{ ...sections.day, hours: look.hours }} format={format} />
       }
-      figures={look?.told ? figuresOf(look, format) : []}
+      figures={look ? figuresOf(look, format) : []}
       notes={null}
       controls={
         <>

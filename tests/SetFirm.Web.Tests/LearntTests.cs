@@ -191,8 +191,24 @@ public sealed class LearntTests : IDisposable
         older["buy"]!["prices"] = new JsonArray(new JsonObject { ["good"] = "tape:50", ["price"] = 3.1, ["date"] = "2027-01-02" });
         await site.AddedAsync(older);
         (await Json(await site.Get("/api/things")))["prices"]!.AsArray().ShouldHaveSingleItem()!["price"]!.GetValue<double>().ShouldBe(4.2);
-        (await site.Send(HttpMethod.Delete, "/api/things/crew/The%20two%20of%20us", "")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
-        (await Json(await site.Get("/api/things")))["crews"]!.AsArray().ShouldBeEmpty();
+        // Gone for good, what it named is still known.
+        (await site.Send(HttpMethod.Delete, "/api/jobs/removed", "")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+        var left = await Json(await site.Get("/api/things"));
+        (left["crews"]!.ToJsonString(), left["mixers"]!.ToJsonString(), left["containers"]!.ToJsonString()).ShouldBe((things["crews"]!.ToJsonString(), things["mixers"]!.ToJsonString(), things["containers"]!.ToJsonString()));
+    }
+
+    [Fact]
+    public async Task A_name_that_is_typed_letter_by_letter_is_one_thing()
+    {
+        var job = await site.StartingJobAsync("Typed");
+        var (id, document) = await site.AddedAsync(job);
+        foreach (var name in new[] { "I", "In", "Ines" })
+        {
+            document["mixing"]!["crew"] = name;
+            (await site.Send(HttpMethod.Put, $"/api/jobs/{id}", document.ToJsonString(), (await site.Get($"/api/jobs/{id}")).Headers.ETag!.Tag)).StatusCode.ShouldBe(HttpStatusCode.OK);
+        }
+
+        (await Json(await site.Get("/api/things")))["crews"]!.AsArray().ShouldHaveSingleItem()!["name"]!.GetValue<string>().ShouldBe("Ines");
     }
 
     [Fact]

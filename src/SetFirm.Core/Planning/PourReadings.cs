@@ -46,8 +46,7 @@ public static class PourReadings
     {
         ArgumentNullException.ThrowIfNull(job);
         // Of a day that is still under way, or was never begun, nothing is planned for nothing.
-        var said = Told.Of(log).Lines.Where(IsOfWork).GroupBy(l => l.Pour).ToArray();
-        if (!said.Any(p => p.Any(l => l is JobEvent.DayClosed) || now - p.Max(l => l.At) > Over))
+        if (!Days(log).Any(p => p.Any(l => l is JobEvent.DayClosed) || now - p.Max(l => l.At) > Over))
         {
             return [];
         }
@@ -62,6 +61,11 @@ public static class PourReadings
                     new PourId(id, p.Load.Sketch.Id), p.Day!.Start, Of(plan, p, weather), p.Load.Sketch.Litres, [.. p.Told.Lines.OfType<JobEvent.FaultSeen>().Select(f => f.Sign)])),
         ];
     }
+
+    /// <summary>Every day that was told of was closed: what it says does not change with time.</summary>
+    public static bool AllClosed(IReadOnlyList<JobEvent> log) => Days(log).All(d => d.Any(l => l is JobEvent.DayClosed));
+
+    private static IEnumerable<IGrouping<string, JobEvent>> Days(IReadOnlyList<JobEvent> log) => Told.Of(log).Lines.Where(IsOfWork).GroupBy(l => l.Pour);
 
     /// <summary>What one pour says.</summary>
     /// <param name="plan">With nothing learnt.</param>

@@ -12,7 +12,6 @@ using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
 using SetFirm.Core.Weather;
-using SetFirm.Web.Jobs;
 using SetFirm.Web.Storage;
 
 namespace SetFirm.Web.Demo;
@@ -52,8 +51,6 @@ internal static class DemoYard
             });
             IEnumerable<JobEvent> told = job.Name == HalfWayName ? ToldSoFar(job, now, weather(job)) : [.. DemoPours.Told(job, weather(job)), .. Told(job, now, weather(job))];
             Tell(db, id, told, json);
-            // What they name is in the yard.
-            Things.KeepAsync(db, job, now, CancellationToken.None).GetAwaiter().GetResult();
             age += Duration.FromHours(5);
         }
 

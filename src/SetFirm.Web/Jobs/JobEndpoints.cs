@@ -112,7 +112,7 @@ internal static class JobEndpoints
             UpdatedAt = now,
         };
         db.Jobs.Add(row);
-        await Things.KeepAsync(db, document, now, cancellation);
+        await Things.KeepPricesAsync(db, document, cancellation);
         await db.SaveChangesAsync(cancellation);
         return TypedResults.Created($"/api/jobs/{row.Id}", Tagged(request.HttpContext, row, document));
     }
@@ -155,7 +155,7 @@ internal static class JobEndpoints
         (row.Name, row.Document, row.UpdatedAt) = (document.Name, written, now);
         row.Version++;
         await ThinAsync(db, id, now, cancellation);
-        await Things.KeepAsync(db, document, now, cancellation);
+        await Things.KeepPricesAsync(db, document, cancellation);
         await db.SaveChangesAsync(cancellation);
         await transaction.CommitAsync(cancellation);
         learnt.Forget();
@@ -187,9 +187,18 @@ internal static class JobEndpoints
         await db.Jobs.AsNoTracking().Where(j => j.RemovedAt != null).OrderByDescending(j => j.RemovedAt).Select(j => new RemovedJobDto(j.Id, j.Name, j.RemovedAt!.Value)).ToListAsync(cancellation));
 
     // For good: with what was told of them and how they stood before.
-    private static async Task<IResult> EmptyAsync(SetFirmDb db, CancellationToken cancellation)
+    private static async Task<IResult> EmptyAsync(SetFirmDb db, IClock clock, CancellationToken cancellation)
     {
         await using var transaction = await db.Database.BeginTransactionAsync(cancellation);
+        foreach (var text in await db.Jobs.AsNoTracking().Where(j => j.RemovedAt != null).OrderByDescending(j => j.UpdatedAt).Select(j => j.Document).ToListAsync(cancellation))
+        {
+            if (KeptJob.Read(text) is JobRead.Ok { Document: var job })
+            {
+                await Things.KeepAsync(db, job, clock.GetCurrentInstant(), cancellation);
+            }
+        }
+
+        await db.SaveChangesAsync(cancellation);
         await db.Log.Where(l => db.Jobs.Any(j => j.Id == l.JobId && j.RemovedAt != null)).ExecuteDeleteAsync(cancellation);
         await db.Jobs.Where(j => j.RemovedAt != null).ExecuteDeleteAsync(cancellation);
         await transaction.CommitAsync(cancellation);

@@ -13,7 +13,9 @@ namespace SetFirm.Web.Jobs;
 /// <param name="Bags">Of the yard's own.</param>
 /// <param name="Containers">By name.</param>
 /// <param name="Prices">The latest of each thing, in each money.</param>
-public sealed record YardThings(IReadOnlyList<CrewThing> Crews, IReadOnlyList<MixerDocument> Mixers, IReadOnlyList<SiteDocument> Sites, IReadOnlyList<OwnBagDocument> Bags, IReadOnlyList<ContainerDocument> Containers, IReadOnlyList<YardPrice> Prices);
+public sealed record YardThings(
+    IReadOnlyList<CrewThing> Crews, IReadOnlyList<MixerDocument> Mixers, IReadOnlyList<SiteDocument> Sites, IReadOnlyList<OwnBagDocument> Bags, IReadOnlyList<ContainerDocument> Containers,
+    IReadOnlyList<YardPrice> Prices);
 
 /// <param name="Name">What the yard calls them.</param>
 /// <param name="Hands">How many.</param>
@@ -26,29 +28,20 @@ public sealed record CrewThing(string Name, int Hands, PaceDocument Pace);
 /// <param name="Date">When it was asked; empty where not noted.</param>
 public sealed record YardPrice(string Currency, string Good, double Price, string Date);
 
-/// <summary>Keeps what jobs name, as they are saved.</summary>
+/// <summary>The things of the yard: those that its jobs name now, and those of jobs that are gone for good. Prices are kept as jobs are saved.</summary>
+/// <remarks>A name is typed letter by letter, and saved meanwhile: only the one that stands is a thing.</remarks>
 internal static class Things
 {
     /// <summary>Letters; a longer name is no name.</summary>
-    public const int LongestName = 60;
+    private const int LongestName = 60;
+
+    /// <summary>Among so many jobs names are looked for, the last changed first.</summary>
+    private const int MostJobs = 300;
 
     private const int MostOfAKind = 200;
     private const int MostPrices = 1_000;
 
-    public static void MapThings(this IEndpointRouteBuilder api)
-    {
-        api.MapGet("/things", ListAsync).WithName("ListThings").Produces<YardThings>();
-        api.MapDelete("/things/{kind}/{name}", async Task<IResult> (string kind, string name, SetFirmDb db, CancellationToken cancellation) =>
-            {
-                if (Enum.TryParse<ThingKind>(kind, ignoreCase: true, out var of) && Enum.IsDefined(of))
-                {
-                    await db.Things.Where(t => t.Kind == of && t.Name == name).ExecuteDeleteAsync(cancellation);
-                }
-
-                return TypedResults.NoContent();
-            })
-            .WithName("ForgetThing").Produces(204);
-    }
+    public static void MapThings(this IEndpointRouteBuilder api) => api.MapGet("/things", ListAsync).WithName("ListThings").Produces<YardThings>();
 
     /// <summary>A new job with the yard's prices.</summary>
     public static async Task<JobDocument> PricesAsync(SetFirmDb db, JobDocument job, CancellationToken cancellation)
@@ -57,78 +50,96 @@ internal static class Things
         return prices.Count == 0 ? job : job with { Buy = job.Buy with { Prices = [.. prices.Select(p => new PriceDocument { Good = p.Good, Price = p.Price, Date = p.Date })] } };
     }
 
-    /// <summary>Takes what a job names; it is written with the job, or not at all.</summary>
+    /// <summary>Takes the prices of a job into the yard's book: the one asked last counts, of one day the one noted last.</summary>
+    public static async Task KeepPricesAsync(SetFirmDb db, JobDocument job, CancellationToken cancellation)
+    {
+        var currency = job.Buy.Currency;
+        if (job.Buy.Prices.Count == 0 || currency.Length > LongestName)
+        {
+            return;
+        }
+
+        var book = await db.Prices.Where(p => p.Currency == currency).ToDictionaryAsync(p => p.Good, cancellation);
+        foreach (var price in job.Buy.Prices.DistinctBy(p => p.Good).Where(p => IsName(p.Good) && double.IsFinite(p.Price) && p.Date.Length <= LongestName))
+        {
+            if (book.TryGetValue(price.Good, out var kept))
+            {
+                if (string.CompareOrdinal(price.Date, kept.Date) >= 0)
+                {
+                    (kept.Price, kept.Date) = (price.Price, price.Date);
+                }
+            }
+            else if (book.Count < MostPrices)
+            {
+                book.Add(price.Good, db.Prices.Add(new PriceRow { Currency = currency, Good = price.Good, Price = price.Price, Date = price.Date }).Entity);
+            }
+        }
+    }
+
+    /// <summary>Keeps what a job names before it is gone for good.</summary>
     public static async Task KeepAsync(SetFirmDb db, JobDocument job, Instant now, CancellationToken cancellation)
     {
+        foreach (var (kind, name, said) in NamedIn(job))
+        {
+            if (await db.Things.FindAsync([kind, name], cancellation) is null && await db.Things.CountAsync(t => t.Kind == kind, cancellation) < MostOfAKind)
+            {
+                db.Things.Add(new ThingRow { Kind = kind, Name = name, Said = JsonSerializer.Serialize(said, TypeOf(kind), JobFile.Options), UpdatedAt = now });
+            }
+        }
+    }
+
+    private static IEnumerable<(ThingKind Kind, string Name, object Said)> NamedIn(JobDocument job)
+    {
         MixingDocument[] mixings = [job.Mixing, .. job.Pours.Select(p => p.Mixing).OfType<MixingDocument>()];
-        foreach (var mixing in mixings.DistinctBy(m => m.Crew).Where(m => IsName(m.Crew)))
-        {
-            await KeepAsync(db, ThingKind.Crew, mixing.Crew!, new CrewThing(mixing.Crew!, mixing.Hands, mixing.Pace), now, cancellation);
-        }
-
-        foreach (var mixer in mixings.Select(m => m.Mixer).DistinctBy(m => m.Called).Where(m => IsName(m.Called)))
-        {
-            await KeepAsync(db, ThingKind.Mixer, mixer.Called!, mixer, now, cancellation);
-        }
-
-        if (IsName(job.Site.Called))
-        {
-            await KeepAsync(db, ThingKind.Site, job.Site.Called!, job.Site with { WeatherFile = "", Typed = null }, now, cancellation);
-        }
-
-        foreach (var bag in job.Buy.Bags.DistinctBy(b => b.Name).Where(b => IsName(b.Name)))
-        {
-            await KeepAsync(db, ThingKind.Bag, bag.Name, bag, now, cancellation);
-        }
-
-        foreach (var container in job.Mixes.SelectMany(m => m.Containers.All).DistinctBy(c => c.Called).Where(c => IsName(c.Called)))
-        {
-            await KeepAsync(db, ThingKind.Container, container.Called!, container, now, cancellation);
-        }
-
-        foreach (var price in job.Buy.Prices.DistinctBy(p => p.Good).Where(p => IsName(p.Good) && job.Buy.Currency.Length <= LongestName && double.IsFinite(p.Price)))
-        {
-            await KeepAsync(db, job.Buy.Currency, price, cancellation);
-        }
+        IEnumerable<(ThingKind, string?, object)> all =
+        [
+            .. mixings.Select(m => (ThingKind.Crew, m.Crew, (object)new CrewThing(m.Crew ?? "", m.Hands, m.Pace))),
+            .. mixings.Select(m => (ThingKind.Mixer, m.Mixer.Called, (object)m.Mixer)),
+            (ThingKind.Site, job.Site.Called, job.Site with { WeatherFile = "", Typed = null }),
+            .. job.Buy.Bags.Select(b => (ThingKind.Bag, (string?)b.Name, (object)b)),
+            .. job.Mixes.SelectMany(m => m.Containers.All).Select(c => (ThingKind.Container, c.Called, (object)c)),
+        ];
+        return all.Where(t => IsName(t.Item2)).Select(t => (t.Item1, t.Item2!, t.Item3));
     }
 
     private static bool IsName(string? said) => !string.IsNullOrWhiteSpace(said) && said.Length <= LongestName;
 
-    private static async Task KeepAsync<T>(SetFirmDb db, ThingKind kind, string name, T said, Instant now, CancellationToken cancellation)
-    {
-        var text = JsonSerializer.Serialize(said, JobFile.Options);
-        if (await db.Things.FindAsync([kind, name], cancellation) is { } kept)
-        {
-            (kept.Said, kept.UpdatedAt) = kept.Said == text ? (kept.Said, kept.UpdatedAt) : (text, now);
-        }
-        else if (await db.Things.CountAsync(t => t.Kind == kind, cancellation) < MostOfAKind)
-        {
-            db.Things.Add(new ThingRow { Kind = kind, Name = name, Said = text, UpdatedAt = now });
-        }
-    }
-
-    // The one asked last counts; of one day the one noted last.
-    private static async Task KeepAsync(SetFirmDb db, string currency, PriceDocument price, CancellationToken cancellation)
-    {
-        if (await db.Prices.FindAsync([currency, price.Good], cancellation) is { } kept)
-        {
-            if (string.CompareOrdinal(price.Date, kept.Date) >= 0)
-            {
-                (kept.Price, kept.Date) = (price.Price, price.Date);
-            }
-        }
-        else if (await db.Prices.CountAsync(cancellation) < MostPrices)
-        {
-            db.Prices.Add(new PriceRow { Currency = currency, Good = price.Good, Price = price.Price, Date = price.Date });
-        }
-    }
-
     private static async Task<IResult> ListAsync(SetFirmDb db, CancellationToken cancellation)
     {
-        var things = (await db.Things.AsNoTracking().OrderByDescending(t => t.UpdatedAt).ToListAsync(cancellation)).ToLookup(t => t.Kind);
-        T[] Of<T>(ThingKind kind) => [.. things[kind].Select(t => JsonSerializer.Deserialize<T>(t.Said, JobFile.Options)!)];
+        var known = new Dictionary<(ThingKind, string), object>();
+        // Removed ones too: they may come back.
+        foreach (var text in await db.Jobs.AsNoTracking().OrderByDescending(j => j.UpdatedAt).Take(MostJobs).Select(j => j.Document).ToListAsync(cancellation))
+        {
+            if (KeptJob.Read(text) is JobRead.Ok { Document: var job })
+            {
+                foreach (var (kind, name, said) in NamedIn(job))
+                {
+                    known.TryAdd((kind, name), said);
+                }
+            }
+        }
+
+        foreach (var row in await db.Things.AsNoTracking().OrderByDescending(t => t.UpdatedAt).ToListAsync(cancellation))
+        {
+            known.TryAdd((row.Kind, row.Name), Read(row));
+        }
+
+        T[] Of<T>(ThingKind kind) => [.. known.Where(t => t.Key.Item1 == kind).Select(t => (T)t.Value)];
         return TypedResults.Ok(new YardThings(
             Of<CrewThing>(ThingKind.Crew), Of<MixerDocument>(ThingKind.Mixer), Of<SiteDocument>(ThingKind.Site), Of<OwnBagDocument>(ThingKind.Bag), Of<ContainerDocument>(ThingKind.Container),
             await db.Prices.AsNoTracking().OrderBy(p => p.Good).Select(p => new YardPrice(p.Currency, p.Good, p.Price, p.Date)).ToListAsync(cancellation)));
     }
+
+    private static object Read(ThingRow row) => JsonSerializer.Deserialize(row.Said, TypeOf(row.Kind), JobFile.Options)!;
+
+    // As declared: a mixer says of what kind it is.
+    private static Type TypeOf(ThingKind kind) => kind switch
+    {
+        ThingKind.Crew => typeof(CrewThing),
+        ThingKind.Mixer => typeof(MixerDocument),
+        ThingKind.Site => typeof(SiteDocument),
+        ThingKind.Bag => typeof(OwnBagDocument),
+        ThingKind.Container => typeof(ContainerDocument),
+        _ => throw new System.Diagnostics.UnreachableException(),
+    };
 }

@@ -12,6 +12,7 @@ using SetFirm.Core.Planning;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Weather;
 using SetFirm.Web.Jobs;
+using SetFirm.Web.Plans;
 using SetFirm.Web.Storage;
 using SetFirm.Web.Weather;
 using SetFirm.Web.Wire;
@@ -87,6 +88,9 @@ internal static class LearntEndpoints
     /// <summary>So many jobs ahead are looked at, the soonest first.</summary>
     private const int MostAhead = 3;
 
+    /// <summary>Among so many, the last changed.</summary>
+    private const int MostLooked = 12;
+
     public static void MapLearnt(this IEndpointRouteBuilder api)
     {
         var learnt = api.MapGroup("/learnt");
@@ -96,7 +100,7 @@ internal static class LearntEndpoints
         learnt.MapPost("/record", LeaveAsync).WithName("LeaveOut").Accepts<RecordRequest>("application/json").Produces<LearntReport>()
             .ProducesProblem(400).ProducesProblem(404).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
         learnt.MapPost("/effects", EffectsAsync).WithName("LearntEffects").Accepts<LearntKey>("application/json").Produces<LearntEffect[]>()
-            .ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
+            .ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422).ProducesProblem(503);
     }
 
     private static LearntReport Report(Record record) => new(
@@ -140,6 +144,7 @@ internal static class LearntEndpoints
         // Back to what was in use before is still in use.
         row.Word = said.Word == Word.None && LearntShelf.Pours(row.By).Length > 0 ? Word.Taken : said.Word;
         await db.SaveChangesAsync(cancellation);
+        await db.Lines.ExecuteDeleteAsync(cancellation); // the yard's lines are of plans that were
         shelf.Forget();
         return TypedResults.Ok(Report(await shelf.RecordAsync(cancellation)));
     }
@@ -168,13 +173,14 @@ internal static class LearntEndpoints
         }
 
         await db.SaveChangesAsync(cancellation);
+        await db.Lines.ExecuteDeleteAsync(cancellation); // the yard's lines are of plans that were
         shelf.Forget();
         return TypedResults.Ok(Report(await shelf.RecordAsync(cancellation)));
     }
 
     // The jobs that are still to be poured, the soonest first: where the value would be used.
     private static async Task<IResult> EffectsAsync(
-        HttpRequest request, SetFirmDb db, LearntShelf shelf, JobWeather weather, IClock clock, IOptions<JsonOptions> json, CancellationToken cancellation)
+        HttpRequest request, SetFirmDb db, LearntShelf shelf, PlanDesk desk, JobWeather weather, IClock clock, IOptions<JsonOptions> json, CancellationToken cancellation)
     {
         var (key, wrong) = await Bodies.ReadAsync<LearntKey>(request, json.Value.SerializerOptions, cancellation);
         if (key is null)
@@ -183,32 +189,29 @@ internal static class LearntEndpoints
         }
 
         var book = (await shelf.RecordAsync(cancellation)).Book;
-        var (now, after) = (clock.GetCurrentInstant(), book.With(key));
-        var rows = await db.Jobs.AsNoTracking().Where(j => j.RemovedAt == null && !db.Log.Any(l => l.JobId == j.Id)).OrderByDescending(j => j.UpdatedAt).Take(3 * MostAhead).ToListAsync(cancellation);
+        var now = clock.GetCurrentInstant();
+        var rows = await db.Jobs.AsNoTracking().Where(j => j.RemovedAt == null).OrderByDescending(j => j.UpdatedAt).Take(MostLooked).ToListAsync(cancellation);
+        return await desk.PlanAsync(budget => Effects(rows, weather, book.InUse, book.With(key), now, budget), times: 2, cancellation) switch
+        {
+            Planned<LearntEffect[]>.Made made => TypedResults.Ok(made.Plan),
+            Planned<LearntEffect[]>.TooLong late => Problems.TooMuchToPlan(late.Most),
+            _ => Problems.Busy(),
+        };
+    }
+
+    private static LearntEffect[] Effects(IEnumerable<JobRow> rows, JobWeather weather, LearntValues inUse, LearntValues with, Instant now, Budget budget)
+    {
         var effects = new List<(Instant Start, LearntEffect Effect)>();
         foreach (var row in rows)
         {
-            if (KeptJob.Read(row.Document) is not JobRead.Ok { Document: var job })
+            if (KeptJob.Read(row.Document) is JobRead.Ok { Document: var job } && weather.For(job) is var hours
+                && Sum(job with { Learnt = inUse }, hours, budget) is ({ } before, var start) && start > now && Sum(job with { Learnt = with }, hours, budget) is ({ } after, _) && after != before)
             {
-                continue;
-            }
-
-            var hours = weather.For(job);
-            var budget = new Budget(TimeSpan.FromSeconds(2), cancellation);
-            try
-            {
-                if (Sum(job with { Learnt = book.InUse }, hours, budget) is ({ } before, var start) && start > now && Sum(job with { Learnt = after }, hours, budget) is ({ } then, _) && then != before)
-                {
-                    effects.Add((start, new LearntEffect(row.Id, row.Name, job.TimeZone, job.Units, before, then)));
-                }
-            }
-            catch (OperationCanceledException) when (!cancellation.IsCancellationRequested)
-            {
-                // Too much to plan: others are shown.
+                effects.Add((start, new LearntEffect(row.Id, row.Name, job.TimeZone, job.Units, before, after)));
             }
         }
 
-        return TypedResults.Ok(effects.OrderBy(e => e.Start).Take(MostAhead).Select(e => e.Effect).ToArray());
+        return [.. effects.OrderBy(e => e.Start).Take(MostAhead).Select(e => e.Effect)];
     }
 
     private static (PlanSum? Sum, Instant Start) Sum(JobDocument job, HourlyWeather hours, Budget budget)

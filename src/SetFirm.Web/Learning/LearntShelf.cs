@@ -31,6 +31,7 @@ internal sealed partial class LearntShelf(IServiceScopeFactory scopes, JobWeathe
 
     private readonly SemaphoreSlim one = new(1);
     private Record? known;
+    private LearntValues? inUse;
     private int changes;
 
     /// <summary>Something was told, changed or decided: the next to ask gets it anew.</summary>
@@ -38,10 +39,42 @@ internal sealed partial class LearntShelf(IServiceScopeFactory scopes, JobWeathe
     {
         Interlocked.Increment(ref changes);
         Volatile.Write(ref known, null);
+        Volatile.Write(ref inUse, null);
     }
 
-    /// <summary>What plans are to be made with now.</summary>
-    public async ValueTask<LearntValues> InUseAsync(CancellationToken cancellation) => (Volatile.Read(ref known) ?? await RecordAsync(cancellation)).Book.InUse;
+    /// <summary>What plans are to be made with now: asked with every key pressed, so only what was decided on is looked at.</summary>
+    public async ValueTask<LearntValues> InUseAsync(CancellationToken cancellation)
+    {
+        if (Volatile.Read(ref inUse) is { } there)
+        {
+            return there;
+        }
+
+        await one.WaitAsync(cancellation);
+        try
+        {
+            if (Volatile.Read(ref inUse) is { } made)
+            {
+                return made;
+            }
+
+            var before = Volatile.Read(ref changes);
+            await using var scope = scopes.CreateAsyncScope();
+            var db = scope.ServiceProvider.GetRequiredService<SetFirmDb>();
+            var jobs = (await DecisionsAsync(db, cancellation)).SelectMany(d => d.By).Select(b => b.Job).ToHashSet();
+            var values = jobs.Count == 0 ? LearntValues.None : (await MadeAsync(db, jobs, cancellation)).Book.InUse;
+            if (Volatile.Read(ref changes) == before)
+            {
+                Volatile.Write(ref inUse, values);
+            }
+
+            return values;
+        }
+        finally
+        {
+            one.Release();
+        }
+    }
 
     public async Task<Record> RecordAsync(CancellationToken cancellation)
     {
@@ -60,7 +93,7 @@ internal sealed partial class LearntShelf(IServiceScopeFactory scopes, JobWeathe
 
             var before = Volatile.Read(ref changes);
             await using var scope = scopes.CreateAsyncScope();
-            var record = await MadeAsync(scope.ServiceProvider.GetRequiredService<SetFirmDb>(), cancellation);
+            var record = await MadeAsync(scope.ServiceProvider.GetRequiredService<SetFirmDb>(), null, cancellation);
             if (Volatile.Read(ref changes) == before)
             {
                 Volatile.Write(ref known, record);
@@ -76,9 +109,12 @@ internal sealed partial class LearntShelf(IServiceScopeFactory scopes, JobWeathe
 
     public void Dispose() => one.Dispose();
 
-    private async Task<Record> MadeAsync(SetFirmDb db, CancellationToken cancellation)
+    private static async Task<Decision[]> DecisionsAsync(SetFirmDb db, CancellationToken cancellation) =>
+        [.. (await db.Decisions.AsNoTracking().ToListAsync(cancellation)).Select(d => new Decision(new LearntKey(d.Of, d.What, d.Who), d.Word, Pours(d.By)))];
+
+    private async Task<Record> MadeAsync(SetFirmDb db, HashSet<Guid>? only, CancellationToken cancellation)
     {
-        var heads = await db.Jobs.AsNoTracking().Where(j => j.RemovedAt == null)
+        var heads = await db.Jobs.AsNoTracking().Where(j => j.RemovedAt == null && (only == null || only.Contains(j.Id)))
             .Select(j => new
             {
                 j.Id,
@@ -91,16 +127,18 @@ internal sealed partial class LearntShelf(IServiceScopeFactory scopes, JobWeathe
         var pours = ImmutableArray.CreateBuilder<PourRecord>();
         foreach (var head in heads)
         {
-            // A day that nobody closed is over a day later.
-            var key = $"{head.Version}.{head.Seq}.{clock.GetCurrentInstant().ToUnixTimeSeconds() / 86_400}.{Program}";
-            pours.AddRange(head.Kept?.Key == key ? JsonSerializer.Deserialize<PourRecord[]>(head.Kept.Pours, json.Value.SerializerOptions)! : await OfJobAsync(db, head.Id, key, cancellation));
+            // A day that nobody closed is over a day later; of those that were closed nothing changes with time.
+            var key = $"{head.Version}.{head.Seq}.{Program}";
+            pours.AddRange(head.Kept?.Key == key || head.Kept?.Key == Today(key) ? JsonSerializer.Deserialize<PourRecord[]>(head.Kept.Pours, json.Value.SerializerOptions)! : await OfJobAsync(db, head.Id, key, cancellation));
         }
 
         var out_ = (await db.LeftOut.AsNoTracking().ToListAsync(cancellation)).Select(l => new PourId(l.JobId, l.Pour)).ToImmutableHashSet();
-        var decisions = (await db.Decisions.AsNoTracking().ToListAsync(cancellation)).Select(d => new Decision(new LearntKey(d.Of, d.What, d.Who), d.Word, Pours(d.By))).ToArray();
+        var decisions = await DecisionsAsync(db, cancellation);
         var all = pours.ToImmutable();
         return new Record(LearntBook.Of(all.Where(p => !out_.Contains(p.Id)), decisions), all, out_, heads.ToImmutableDictionary(h => h.Id, h => h.Name));
     }
+
+    private string Today(string key) => $"{key}.{clock.GetCurrentInstant().ToUnixTimeSeconds() / 86_400}";
 
     /// <summary>As kept.</summary>
     public static ImmutableArray<PourId> Pours(string kept) => [.. JsonSerializer.Deserialize<PourId[]>(kept)!];
@@ -115,6 +153,7 @@ internal sealed partial class LearntShelf(IServiceScopeFactory scopes, JobWeathe
             if (await db.Jobs.AsNoTracking().SingleOrDefaultAsync(j => j.Id == id, cancellation) is { } row && KeptJob.Read(row.Document) is JobRead.Ok { Document: var job })
             {
                 var log = (await LogEndpoints.ReadAsync(db, [id], json.Value.SerializerOptions, cancellation))[id].ToArray();
+                key = PourReadings.AllClosed(log) ? key : Today(key);
                 says = PourReadings.Of(id, job, weather.For(job), log, clock.GetCurrentInstant(), new Budget(MostForOne, cancellation));
             }
         }

@@ -276,22 +276,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/things/{kind}/{name}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post?: never;
-        delete: operations["ForgetThing"];
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/probes": {
         parameters: {
             query?: never;
@@ -10323,27 +10307,6 @@ export interface operations {
             };
         };
     };
-    ForgetThing: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                kind: string;
-                name: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description No Content */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
     ReadProbe: {
         parameters: {
             query: {
@@ -11433,6 +11396,15 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -29,6 +29,7 @@ public sealed partial class RoomsTests
         ["Job"] = 6,
         ["Planning"] = 7,
         ["Telling"] = 8,
+        ["Sheets"] = 8,
     };
 
     /// <summary>Folders inside a room, in order: one may use only what stands before it, and a room's own files may use all of them or be used by all.</summary>

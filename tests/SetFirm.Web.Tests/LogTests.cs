@@ -135,7 +135,8 @@ public sealed class LogTests(Site site) : IClassFixture<Site>
                     Batches = [new PlannedBatch(Site.Now, Site.Now)],
                     Zones = [new PlannedZone(0, 1, 1, 0, 1, null, [new PlannedPass(Pass.Broom, Site.Now, Site.Now, null)])],
                 },
-                var t when t == typeof(double) => 2.5,
+                var t when t == typeof(double) || t == typeof(double?) => 2.5,
+                var t when t == typeof(IReadOnlyList<ProbeReading>) => new ProbeReading[] { new(Site.Now, 21.5), new(Site.Now + Duration.FromMinutes(10), 22) },
                 var t => Enum.GetValues(t).GetValue(1),
             });
         }

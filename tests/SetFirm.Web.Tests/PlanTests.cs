@@ -33,7 +33,7 @@ public sealed class PlanTests(Site site) : IClassFixture<Site>
         report["load"]!["batches"]!.AsArray().Count.ShouldBeGreaterThan(0);
         report["day"]!["passes"]!.AsArray().Count.ShouldBe(5);
         report["cure"]!["milestones"]!.AsArray().Count.ShouldBe(6);
-        report["steps"]!.AsArray().Select(s => s!["step"]!.GetValue<string>()).ShouldBe(["shape", "build", "mix", "load", "buy", "day", "pour", "cure"]);
+        report["steps"]!.AsArray().Select(s => s!["step"]!.GetValue<string>()).ShouldBe(["shape", "build", "mix", "load", "buy", "day", "pour", "cure", "lookBack"]);
     }
 
     [Fact]

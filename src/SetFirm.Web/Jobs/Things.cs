@@ -130,6 +130,19 @@ internal static class Things
             await db.Prices.AsNoTracking().OrderBy(p => p.Good).Select(p => new YardPrice(p.Currency, p.Good, p.Price, p.Date)).ToListAsync(cancellation)));
     }
 
+    /// <summary>It can be read as what it is.</summary>
+    public static bool IsSound(ThingRow row)
+    {
+        try
+        {
+            return Enum.IsDefined(row.Kind) && Read(row) is not null;
+        }
+        catch (Exception e) when (e is JsonException or NotSupportedException or InvalidOperationException)
+        {
+            return false;
+        }
+    }
+
     private static object Read(ThingRow row) => JsonSerializer.Deserialize(row.Said, TypeOf(row.Kind), JobFile.Options)!;
 
     // As declared: a mixer says of what kind it is.

@@ -43,63 +43,45 @@ internal sealed partial class LearntShelf(IServiceScopeFactory scopes, JobWeathe
     }
 
     /// <summary>What plans are to be made with now: asked with every key pressed, so only what was decided on is looked at.</summary>
-    public async ValueTask<LearntValues> InUseAsync(CancellationToken cancellation)
-    {
-        if (Volatile.Read(ref inUse) is { } there)
+    public ValueTask<LearntValues> InUseAsync(CancellationToken cancellation) => OnceAsync(
+        () => Volatile.Read(ref inUse),
+        values => Volatile.Write(ref inUse, values),
+        async db =>
         {
-            return there;
-        }
-
-        await one.WaitAsync(cancellation);
-        try
-        {
-            if (Volatile.Read(ref inUse) is { } made)
-            {
-                return made;
-            }
-
-            var before = Volatile.Read(ref changes);
-            await using var scope = scopes.CreateAsyncScope();
-            var db = scope.ServiceProvider.GetRequiredService<SetFirmDb>();
             var jobs = (await DecisionsAsync(db, cancellation)).SelectMany(d => d.By).Select(b => b.Job).ToHashSet();
-            var values = jobs.Count == 0 ? LearntValues.None : (await MadeAsync(db, jobs, cancellation)).Book.InUse;
-            if (Volatile.Read(ref changes) == before)
-            {
-                Volatile.Write(ref inUse, values);
-            }
+            return jobs.Count == 0 ? LearntValues.None : (await MadeAsync(db, jobs, cancellation)).Book.InUse;
+        },
+        cancellation);
 
-            return values;
-        }
-        finally
-        {
-            one.Release();
-        }
-    }
+    public ValueTask<Record> RecordAsync(CancellationToken cancellation) =>
+        OnceAsync(() => Volatile.Read(ref known), record => Volatile.Write(ref known, record), db => MadeAsync(db, null, cancellation), cancellation);
 
-    public async Task<Record> RecordAsync(CancellationToken cancellation)
+    // Made once for all who ask, and kept unless something changed meanwhile.
+    private async ValueTask<T> OnceAsync<T>(Func<T?> there, Action<T> keep, Func<SetFirmDb, Task<T>> make, CancellationToken cancellation)
+        where T : class
     {
-        if (Volatile.Read(ref known) is { } there)
+        if (there() is { } known)
         {
-            return there;
+            return known;
         }
 
         await one.WaitAsync(cancellation);
         try
         {
-            if (Volatile.Read(ref known) is { } made)
+            if (there() is { } made)
             {
                 return made;
             }
 
             var before = Volatile.Read(ref changes);
             await using var scope = scopes.CreateAsyncScope();
-            var record = await MadeAsync(scope.ServiceProvider.GetRequiredService<SetFirmDb>(), null, cancellation);
+            var value = await make(scope.ServiceProvider.GetRequiredService<SetFirmDb>());
             if (Volatile.Read(ref changes) == before)
             {
-                Volatile.Write(ref known, record);
+                keep(value);
             }
 
-            return record;
+            return value;
         }
         finally
         {

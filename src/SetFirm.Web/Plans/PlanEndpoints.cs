@@ -9,6 +9,7 @@ using SetFirm.Core.Job;
 using SetFirm.Core.Learning;
 using SetFirm.Core.Planning;
 using SetFirm.Core.Quantities;
+using SetFirm.Core.Sheets;
 using SetFirm.Core.Telling;
 using SetFirm.Core.Weather;
 using SetFirm.Web.Jobs;
@@ -83,6 +84,7 @@ internal static class PlanEndpoints
             FaultsReport.Of(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget), weather, said.Log));
         Map(api, "/lookback", "LookBack", 2, (weather, job) => weather.For(job), (job, weather, said, budget) => new LookBackAnswer(LookBackReport.Of(
             LookBack.Of(job, weather, said.Log, said.AsOf, said.Pour, budget), Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget))));
+        Map(api, "/drawings", "Drawings", 1, (weather, job) => weather.For(job), (job, weather, said, budget) => DrawingsReport.Of(Planner.Plan(job, weather, budget: budget)));
         // Each choice is a plan of its own.
         Map(api, "/practices", "Practices", 4, (weather, job) => weather.For(job), (job, weather, said, budget) =>
             PracticesReport.Of(PracticePlan.Of(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget), weather, budget)));

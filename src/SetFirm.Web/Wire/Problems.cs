@@ -22,6 +22,14 @@ internal static class Problems
 
     public static ProblemHttpResult NothingLearnt() => Of(404, "nothing-learnt", "The record knows nothing of this.", "The pour may have been removed.");
 
+    public static ProblemHttpResult NotZip() => Of(415, "not-zip", "A ZIP archive is wanted.", "Send the body as application/zip.");
+
+    public static ProblemHttpResult ArchiveRefused(string path, string reason) => Of(
+        422, "archive-refused", "This archive of a yard cannot be taken in. Nothing was changed.", $"{path}: {reason}.", ("path", path));
+
+    public static ProblemHttpResult YardNotEmpty() => Of(
+        409, "yard-not-empty", "There are jobs in this yard.", "An archive goes into an empty yard, so that nothing is mixed up or lost: start the program with another data file, or empty this yard first.");
+
     public static ProblemHttpResult NoPicture() => Of(422, "no-picture", "This is no picture.", "A whole JPEG is wanted.", ("path", "$"));
 
     public static ProblemHttpResult AlbumFull(int most) => Of(422, "album-full", "This job has as many pictures as it can hold.", $"It holds {most}.", ("path", "$"));

@@ -196,6 +196,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drawings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["Drawings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/practices": {
         parameters: {
             query?: never;
@@ -270,6 +286,22 @@ export interface paths {
         get: operations["ListThings"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetArchive"];
+        put?: never;
+        post: operations["TakeArchive"];
         delete?: never;
         options?: never;
         head?: never;
@@ -677,6 +709,24 @@ export interface components {
              * @description Per cent of the cement by mass, by what is solid of it.
              */
             polymer?: number;
+        };
+        /** @description What came of taking in an archive. */
+        ArchiveTaken: {
+            /**
+             * Format: int32
+             * @description That are in the yard now.
+             */
+            jobs: number;
+            /**
+             * Format: int32
+             * @description Of their diaries.
+             */
+            lines: number;
+            /**
+             * Format: int32
+             * @description That came with them.
+             */
+            pictures: number;
         };
         /** @description One bag to choose from. */
         BagDto: {
@@ -1766,6 +1816,23 @@ export interface components {
         };
         /** @enum {unknown} */
         Dimension: "length" | "volume" | "mass";
+        DrawingFile: {
+            /** @description What it shows. */
+            of: components["schemas"]["DrawingOf"];
+            /** @description In millimetres. */
+            svg: string;
+            /** @description Release 12, in millimetres, a layer for what each stroke is. */
+            dxf: string;
+        };
+        /**
+         * @description What is drawn.
+         * @enum {unknown}
+         */
+        DrawingOf: "plan" | "boards" | "bars";
+        /** @description A plan's drawings as files; those that would be empty are left out. */
+        DrawingsReport: {
+            files: components["schemas"]["DrawingFile"][];
+        };
         /** @description Extra depth along an edge, inside the outline. */
         DropDocument: {
             /** @description A length, in from the edge. */
@@ -10048,6 +10115,75 @@ export interface operations {
             };
         };
     };
+    Drawings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrawingsReport"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     Practices: {
         parameters: {
             query?: never;
@@ -10303,6 +10439,86 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["YardThings"];
+                };
+            };
+        };
+    };
+    GetArchive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+        };
+    };
+    TakeArchive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/zip": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ArchiveTaken"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

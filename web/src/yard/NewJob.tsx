@@ -1,4 +1,5 @@
 import { Button, FileButton, Group, SegmentedControl, TextInput } from '@mantine/core';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { http, type Enum, type JobDocument, type Units } from '../api/client';
@@ -7,9 +8,12 @@ import { app, save as saveWords, startKinds, yard as words } from '../words';
 import classes from './YardPage.module.css';
 import { zone } from '../common/zone';
 
+const isZip = async (file: File) => (await file.slice(0, 2).text()) === 'PK';
+
 /** What is poured is asked first. */
 export function NewJob() {
   const navigate = useNavigate();
+  const client = useQueryClient();
   const [name, setName] = useState('');
   const [units, setUnits] = useState<Units>('metric');
   const [kind, setKind] = useState<Enum<'StartKind'>>('slab');
@@ -29,6 +33,17 @@ export function NewJob() {
   };
   const open = async (file: File | null) => {
     if (!file) return;
+    // A file finds its door by what it is.
+    if (await isZip(file)) {
+      const { data, error } = await http.POST('/api/archive', {
+        body: file as unknown as string,
+        bodySerializer: (body) => body,
+        headers: { 'Content-Type': 'application/zip' },
+      });
+      if (data) await client.invalidateQueries();
+      setWrong(data ? null : ((error as { detail?: string } | undefined)?.detail ?? app.failed));
+      return;
+    }
     try {
       await add(JSON.parse(await file.text()));
     } catch {
@@ -88,7 +103,7 @@ export function NewJob() {
         <Button type="submit">{words.start}</Button>
       </Group>
       <Group mt="sm" gap="xs">
-        <FileButton accept="application/json,.json" onChange={(f) => void open(f)}>
+        <FileButton accept="application/json,.json,application/zip,.zip" onChange={(f) => void open(f)}>
           {(props) => (
             <Button {...props} variant="subtle" size="compact-sm">
               {words.openFile}
@@ -97,6 +112,9 @@ export function NewJob() {
         </FileButton>
         <Button component="a" href="/api/backup" download variant="subtle" size="compact-sm">
           {words.backup}
+        </Button>
+        <Button component="a" href="/api/archive" download variant="subtle" size="compact-sm">
+          {words.archive}
         </Button>
       </Group>
     </form>

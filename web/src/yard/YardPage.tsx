@@ -1,4 +1,4 @@
-import { Button, Loader, UnstyledButton } from '@mantine/core';
+import { Button, Loader, TextInput, UnstyledButton } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -55,7 +55,13 @@ function gist(job: JobLine, f: Formats): string {
   }
 }
 
-function JobRow({ job, onRemove }: { job: JobLine; onRemove: (job: JobLine) => void }) {
+interface JobRowProps {
+  job: JobLine;
+  onRemove: (job: JobLine) => void;
+  onCopy: (job: JobLine) => void;
+}
+
+function JobRow({ job, onRemove, onCopy }: JobRowProps) {
   const format = formatsFor(job.units, job.timeZone);
   return (
     <li className={classes.job} data-testid="job">
@@ -81,6 +87,15 @@ function JobRow({ job, onRemove }: { job: JobLine; onRemove: (job: JobLine) => v
       </div>
       <UnstyledButton
         className={classes.remove}
+        aria-label={`${words.copy}: ${job.name}`}
+        onClick={() => {
+          onCopy(job);
+        }}
+      >
+        {words.copy}
+      </UnstyledButton>
+      <UnstyledButton
+        className={classes.remove}
         aria-label={`${words.remove}: ${job.name}`}
         onClick={() => {
           onRemove(job);
@@ -91,6 +106,18 @@ function JobRow({ job, onRemove }: { job: JobLine; onRemove: (job: JobLine) => v
     </li>
   );
 }
+
+/** With no more jobs than this one sees them all. */
+const FEW = 6;
+const MOST_NAME = 120;
+
+const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+
+/** Every word that is sought is in it, accents and capitals aside. */
+const holds = (name: string, sought: string): boolean =>
+  plain(sought)
+    .split(/\s+/)
+    .every((word) => plain(name).includes(word));
 
 const ASK_AGAIN_MS = 700;
 const RETRY_MS = 2_500;
@@ -112,6 +139,8 @@ export function YardPage() {
     },
   );
   const client = useQueryClient();
+  const [sought, setSought] = useState('');
+  const found = (jobs.data ?? []).filter((j) => holds(j.name, sought));
   const [removed, setRemoved] = useState<JobLine | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const refresh = async () => {
@@ -133,6 +162,17 @@ export function YardPage() {
           : app.failed,
     );
     if (gone?.response.ok) setRemoved(job);
+    await refresh();
+  };
+  // As it was said; what was told of the first is not of the second.
+  const copy = async (job: JobLine) => {
+    const { data } = await http.GET('/api/jobs/{id}', { params: { path: { id: job.id } } });
+    const made =
+      data &&
+      (await http.POST('/api/jobs', {
+        body: { ...data.document, name: words.copyOf(job.name).slice(0, MOST_NAME) },
+      }));
+    setWrong(made?.data ? null : app.failed);
     await refresh();
   };
   const bringBack = async () => {
@@ -162,15 +202,33 @@ export function YardPage() {
           <Today jobs={jobs.data ?? []} />
           {jobs.isPending && <Loader aria-label={app.loading} />}
           {jobs.isError && <p role="alert">{app.noServer}</p>}
+          {(jobs.data?.length ?? 0) > FEW && (
+            <TextInput
+              className={classes.search ?? ''}
+              type="search"
+              aria-label={words.search}
+              placeholder={words.search}
+              value={sought}
+              onChange={(e) => {
+                setSought(e.currentTarget.value);
+              }}
+            />
+          )}
+          {sought !== '' && found.length === 0 && <p className={classes.gist}>{words.notFound(sought)}</p>}
           {jobs.data?.length === 0 && <p className={classes.gist}>{words.empty}</p>}
           {groups.map(({ title, phases }) => {
-            const here = jobs.data?.filter((j) => phases.includes(j.phase)) ?? [];
+            const here = found.filter((j) => phases.includes(j.phase));
             return here.length === 0 ? null : (
               <section key={title}>
                 <h2 className={classes.groupTitle}>{title}</h2>
                 <ul className={classes.list}>
                   {here.map((job) => (
-                    <JobRow key={job.id} job={job} onRemove={(j) => void remove(j)} />
+                    <JobRow
+                      key={job.id}
+                      job={job}
+                      onRemove={(j) => void remove(j)}
+                      onCopy={(j) => void copy(j)}
+                    />
                   ))}
                 </ul>
               </section>

@@ -1,8 +1,10 @@
 import { Button, Checkbox, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
+import { http, type Enum } from '../../api/client';
+import { fileName, saveFile } from '../../common/saveFile';
 import { PourStrip } from '../../fields/PourStrip';
 import { number } from '../../format/format';
-import { usePlanned } from '../../job/JobContext';
+import { useDocument, usePlanned } from '../../job/JobContext';
 import { paper as words } from '../../words';
 import { BatchSheet } from './BatchSheet';
 import { CureSheet } from './CureSheet';
@@ -53,6 +55,49 @@ function useKinds(): Kind[] {
   return (Object.keys(words.sheets) as Kind[]).filter((k) => has[k]);
 }
 
+type Drawing = Enum<'DrawingOf'>;
+
+/** The same drawings for other programs: to scale, in millimetres, a layer for what each stroke is. */
+function DrawingFiles() {
+  const document = useDocument();
+  const [wrong, setWrong] = useState(false);
+  const save = async (of: Drawing, as: 'svg' | 'dxf') => {
+    const { data } = await http
+      .POST('/api/drawings', { body: { document } })
+      .catch(() => ({ data: undefined }));
+    const file = data?.files.find((f) => f.of === of);
+    setWrong(!file);
+    if (file)
+      saveFile(
+        `${fileName(document.name)} ${words.drawings[of]}.${as}`,
+        as === 'svg' ? 'image/svg+xml' : 'application/dxf',
+        file[as],
+      );
+  };
+  return (
+    <details className={classes.files} data-testid="drawing-files">
+      <summary>{words.drawingsTitle}</summary>
+      {wrong && <p role="alert">{words.noDrawing}</p>}
+      {(Object.keys(words.drawings) as Drawing[]).map((of) => (
+        <span key={of}>
+          {words.drawings[of]}
+          {(['svg', 'dxf'] as const).map((as) => (
+            <Button
+              key={as}
+              size="compact-xs"
+              variant="default"
+              aria-label={`${words.drawings[of]}: ${as.toUpperCase()}`}
+              onClick={() => void save(of, as)}
+            >
+              {as.toUpperCase()}
+            </Button>
+          ))}
+        </span>
+      ))}
+    </details>
+  );
+}
+
 /** Pages made to be printed: those that are chosen stand below as they come out, and one press prints them. */
 export function PaperStep() {
   const kinds = useKinds();
@@ -101,6 +146,7 @@ export function PaperStep() {
             {words.print}
           </Button>
         </div>
+        <DrawingFiles />
         <PourStrip />
       </header>
       <div className={classes.desk} role="region" aria-label={words.preview} tabIndex={0} data-testid="paper">

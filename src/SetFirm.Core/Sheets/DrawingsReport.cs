@@ -1,0 +1,32 @@
+using SetFirm.Core.Planning;
+
+namespace SetFirm.Core.Sheets;
+
+/// <summary>What is drawn.</summary>
+public enum DrawingOf
+{
+    /// <summary>Every element in plan.</summary>
+    Plan,
+
+    /// <summary>Form boards as they are bought and cut.</summary>
+    Boards,
+
+    /// <summary>Bars likewise.</summary>
+    Bars,
+}
+
+/// <summary>A plan's drawings as files; those that would be empty are left out.</summary>
+public sealed record DrawingsReport(IReadOnlyList<DrawingFile> Files)
+{
+    /// <param name="plan">Of a job.</param>
+    public static DrawingsReport Of(JobPlan plan) => new(
+    [
+        .. new[] { (DrawingOf.Plan, SheetOf.Plan(plan)), (DrawingOf.Boards, SheetOf.Boards(plan)), (DrawingOf.Bars, SheetOf.Bars(plan)) }
+            .Where(s => !s.Item2.Strokes.IsEmpty).Select(s => new DrawingFile(s.Item1, SvgDrawing.Write(s.Item2), DxfR12.Write(s.Item2))),
+    ]);
+}
+
+/// <param name="Of">What it shows.</param>
+/// <param name="Svg">In millimetres.</param>
+/// <param name="Dxf">Release 12, in millimetres, a layer for what each stroke is.</param>
+public sealed record DrawingFile(DrawingOf Of, string Svg, string Dxf);

@@ -123,7 +123,10 @@ public sealed class DrawingTests(Site site) : IClassFixture<Site>
         const string script = "import p from 'dxf-parser'; let t = ''; for await (const c of process.stdin) t += c; process.stdout.write(JSON.stringify(new (p.default ?? p)().parseSync(t)));";
         var start = new ProcessStartInfo("node", ["--input-type=module", "-e", script])
         {
-            WorkingDirectory = Repository.File("web"), RedirectStandardInput = true, RedirectStandardOutput = true, RedirectStandardError = true,
+            WorkingDirectory = Repository.File("web"),
+            RedirectStandardInput = true,
+            RedirectStandardOutput = true,
+            RedirectStandardError = true,
         };
         using var node = Process.Start(start)!;
         await node.StandardInput.WriteAsync(dxf.AsMemory(), token);

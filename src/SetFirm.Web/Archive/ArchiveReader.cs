@@ -131,7 +131,13 @@ internal sealed class ArchiveReader
         var text = Document(path, out var name);
         yield return new JobRow
         {
-            Id = said.Id, Name = name, Document = text, Version = said.Version, CreatedAt = said.CreatedAt, UpdatedAt = said.UpdatedAt, RemovedAt = said.RemovedAt,
+            Id = said.Id,
+            Name = name,
+            Document = text,
+            Version = said.Version,
+            CreatedAt = said.CreatedAt,
+            UpdatedAt = said.UpdatedAt,
+            RemovedAt = said.RemovedAt,
         };
         foreach (var row in Log(said.Id))
         {

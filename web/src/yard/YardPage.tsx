@@ -85,24 +85,26 @@ function JobRow({ job, onRemove, onCopy }: JobRowProps) {
             <p className={classes.decisions}>{words.decisions(job.decisions)}</p>
           )}
       </div>
-      <UnstyledButton
-        className={classes.remove}
-        aria-label={`${words.copy}: ${job.name}`}
-        onClick={() => {
-          onCopy(job);
-        }}
-      >
-        {words.copy}
-      </UnstyledButton>
-      <UnstyledButton
-        className={classes.remove}
-        aria-label={`${words.remove}: ${job.name}`}
-        onClick={() => {
-          onRemove(job);
-        }}
-      >
-        {words.remove}
-      </UnstyledButton>
+      <div className={classes.acts}>
+        <UnstyledButton
+          className={classes.remove}
+          aria-label={`${words.copy}: ${job.name}`}
+          onClick={() => {
+            onCopy(job);
+          }}
+        >
+          {words.copy}
+        </UnstyledButton>
+        <UnstyledButton
+          className={classes.remove}
+          aria-label={`${words.remove}: ${job.name}`}
+          onClick={() => {
+            onRemove(job);
+          }}
+        >
+          {words.remove}
+        </UnstyledButton>
+      </div>
     </li>
   );
 }

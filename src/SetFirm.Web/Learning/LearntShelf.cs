@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using System.Text.Json;
 using Microsoft.AspNetCore.Http.Json;
+using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
 using NodaTime;
@@ -29,7 +30,8 @@ internal sealed partial class LearntShelf(IServiceScopeFactory scopes, JobWeathe
 
     private static readonly string Program = typeof(Planner).Module.ModuleVersionId.ToString("N")[..8];
 
-    private readonly SemaphoreSlim one = new(1);
+    private readonly SemaphoreSlim oneInUse = new(1);
+    private readonly SemaphoreSlim oneRecord = new(1);
     private Record? known;
     private LearntValues? inUse;
     private int changes;
@@ -42,22 +44,35 @@ internal sealed partial class LearntShelf(IServiceScopeFactory scopes, JobWeathe
         Volatile.Write(ref inUse, null);
     }
 
-    /// <summary>What plans are to be made with now: asked with every key pressed, so only what was decided on is looked at.</summary>
-    public ValueTask<LearntValues> InUseAsync(CancellationToken cancellation) => OnceAsync(
-        () => Volatile.Read(ref inUse),
-        values => Volatile.Write(ref inUse, values),
-        async db =>
+    /// <summary>What plans are to be made with now: asked with every key pressed, so only what was decided on is looked at, and nobody waits for the rest of the record.</summary>
+    public async ValueTask<LearntValues> InUseAsync(CancellationToken cancellation)
+    {
+        try
         {
-            var jobs = (await DecisionsAsync(db, cancellation)).SelectMany(d => d.By).Select(b => b.Job).ToHashSet();
-            return jobs.Count == 0 ? LearntValues.None : (await MadeAsync(db, jobs, cancellation)).Book.InUse;
-        },
-        cancellation);
+            return await OnceAsync(
+                oneInUse,
+                () => Volatile.Read(ref inUse),
+                values => Volatile.Write(ref inUse, values),
+                async db =>
+                {
+                    var jobs = (await DecisionsAsync(db, cancellation)).SelectMany(d => d.By).Select(b => b.Job).ToHashSet();
+                    return jobs.Count == 0 ? LearntValues.None : (await MadeAsync(db, jobs, cancellation)).Book.InUse;
+                },
+                cancellation);
+        }
+        catch (Exception e) when (e is SqliteException or JsonException)
+        {
+            // A plan is made all the same where the data file cannot be read.
+            LogNotInUse(logger, e);
+            return LearntValues.None;
+        }
+    }
 
     public ValueTask<Record> RecordAsync(CancellationToken cancellation) =>
-        OnceAsync(() => Volatile.Read(ref known), record => Volatile.Write(ref known, record), db => MadeAsync(db, null, cancellation), cancellation);
+        OnceAsync(oneRecord, () => Volatile.Read(ref known), record => Volatile.Write(ref known, record), db => MadeAsync(db, null, cancellation), cancellation);
 
     // Made once for all who ask, and kept unless something changed meanwhile.
-    private async ValueTask<T> OnceAsync<T>(Func<T?> there, Action<T> keep, Func<SetFirmDb, Task<T>> make, CancellationToken cancellation)
+    private async ValueTask<T> OnceAsync<T>(SemaphoreSlim one, Func<T?> there, Action<T> keep, Func<SetFirmDb, Task<T>> make, CancellationToken cancellation)
         where T : class
     {
         if (there() is { } known)
@@ -89,7 +104,11 @@ internal sealed partial class LearntShelf(IServiceScopeFactory scopes, JobWeathe
         }
     }
 
-    public void Dispose() => one.Dispose();
+    public void Dispose()
+    {
+        oneInUse.Dispose();
+        oneRecord.Dispose();
+    }
 
     private static async Task<Decision[]> DecisionsAsync(SetFirmDb db, CancellationToken cancellation) =>
         [.. (await db.Decisions.AsNoTracking().ToListAsync(cancellation)).Select(d => new Decision(new LearntKey(d.Of, d.What, d.Who), d.Word, Pours(d.By)))];
@@ -147,6 +166,9 @@ internal sealed partial class LearntShelf(IServiceScopeFactory scopes, JobWeathe
         await db.KeepReadingsAsync(id, key, JsonSerializer.Serialize(says, json.Value.SerializerOptions), cancellation);
         return says;
     }
+
+    [LoggerMessage(LogLevel.Warning, "What was learnt could not be read: plans are made without it.")]
+    private static partial void LogNotInUse(ILogger logger, Exception e);
 
     [LoggerMessage(LogLevel.Warning, "What job {Id} says of later ones could not be read.")]
     private static partial void LogNotRead(ILogger logger, Exception e, Guid id);

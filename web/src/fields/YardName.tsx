@@ -1,4 +1,5 @@
-import { Autocomplete } from '@mantine/core';
+import { TextInput } from '@mantine/core';
+import { useId } from 'react';
 import { api, type YardThings } from '../api/client';
 import { yardNames } from '../words';
 
@@ -29,22 +30,34 @@ export function YardName<T>({
   onChoose,
   onName,
 }: YardNameProps<T>) {
+  const list = useId();
   const { data } = api.useQuery('get', '/api/things', {}, { staleTime: 10_000 });
   const known = new Map((data ? of(data) : []).map((t) => [nameOf(t) ?? '', t]));
   known.delete('');
   return (
-    <Autocomplete
-      size={compact ? 'xs' : 'sm'}
-      style={{ flex: '1 1 130px' }}
-      {...(compact ? { 'aria-label': label, placeholder: yardNames.placeholder } : { label })}
-      value={value}
-      maxLength={LONGEST}
-      data={[...known.keys()]}
-      onChange={onName}
-      onOptionSubmit={(name) => {
-        const thing = known.get(name);
-        if (thing) onChoose(thing);
-      }}
-    />
+    <>
+      <TextInput
+        size={compact ? 'xs' : 'sm'}
+        style={{ flex: '1 1 130px' }}
+        {...(compact ? { 'aria-label': label, placeholder: yardNames.placeholder } : { label })}
+        value={value}
+        maxLength={LONGEST}
+        list={list}
+        onChange={(e) => {
+          const name = e.currentTarget.value;
+          // Picked from the list, not passed through on the way to a longer name.
+          const how = (e.nativeEvent as InputEvent).inputType as string | undefined;
+          const thing = how === undefined || how === 'insertReplacementText' ? known.get(name) : undefined;
+          if (thing) onChoose(thing);
+          else onName(name);
+        }}
+      />
+      {/* The browser's own list: a whole library of lists would weigh more than the step. */}
+      <datalist id={list}>
+        {[...known.keys()].map((name) => (
+          <option key={name} value={name} />
+        ))}
+      </datalist>
+    </>
   );
 }

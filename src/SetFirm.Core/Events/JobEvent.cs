@@ -213,7 +213,7 @@ public abstract record JobEvent
         /// <summary>Bags, or containers of cement, that are left over unopened.</summary>
         public required double BagsLeft { get; init; }
 
-        /// <summary>That were used, where somebody counted; null takes what the plan has, less what is left.</summary>
+        /// <summary>That were used, where somebody counted them; null where only what is left was.</summary>
         [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
         public double? BagsUsed { get; init; }
     }

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using NodaTime;
 using SetFirm.Core.Events;
+using SetFirm.Core.Quantities;
 
 namespace SetFirm.Core.Learning;
 
@@ -15,7 +16,9 @@ public readonly record struct PourId(Guid Job, string Pour);
 /// <param name="Readings">One of a value at the most.</param>
 /// <param name="Litres">That were ordered for it.</param>
 /// <param name="Faults">That were seen on it since.</param>
-public sealed record PourRecord(PourId Id, Instant At, ImmutableArray<LearntReading> Readings, double Litres, ImmutableArray<FaultSign> Faults);
+/// <param name="Units">It is shown in.</param>
+/// <param name="TimeZone">Of its site.</param>
+public sealed record PourRecord(PourId Id, Instant At, ImmutableArray<LearntReading> Readings, double Litres, ImmutableArray<FaultSign> Faults, UnitSystem Units, string TimeZone);
 
 /// <summary>What a person said of a value.</summary>
 public enum Word
@@ -43,7 +46,7 @@ public sealed record Decision(LearntKey Key, Word Word, ImmutableArray<PourId> B
 /// <param name="Now">From all pours in the record.</param>
 /// <param name="Asks">It is worth a word: it would change something, and was not refused.</param>
 /// <param name="Said">Each pour's own reading, the oldest first.</param>
-public sealed record LearntEntry(LearntKey Key, Word Word, Estimate InUse, Estimate Now, bool Asks, ImmutableArray<(PourRecord Pour, LearntReading LearntReading)> Said);
+public sealed record LearntEntry(LearntKey Key, Word Word, Estimate InUse, Estimate Now, bool Asks, ImmutableArray<(PourRecord Pour, LearntReading Reading)> Said);
 
 /// <summary>All that the record teaches, and what was said of it.</summary>
 /// <remarks>
@@ -62,7 +65,7 @@ public sealed record LearntBook(ImmutableArray<LearntEntry> Entries)
         ArgumentNullException.ThrowIfNull(record);
         ArgumentNullException.ThrowIfNull(decisions);
         var words = decisions.ToDictionary(d => d.Key);
-        var said = record.OrderBy(p => p.At).ThenBy(p => p.Id.Job).ThenBy(p => p.Id.Pour, StringComparer.Ordinal).SelectMany(p => p.Readings.Select(r => (Pour: p, LearntReading: r))).ToLookup(s => s.LearntReading.Key);
+        var said = record.OrderBy(p => p.At).ThenBy(p => p.Id.Job).ThenBy(p => p.Id.Pour, StringComparer.Ordinal).SelectMany(p => p.Readings.Select(r => (Pour: p, Reading: r))).ToLookup(s => s.Reading.Key);
         return new LearntBook([.. said.Select(s => s.Key).Union(words.Keys).OrderBy(k => k.Of).ThenBy(k => k.What, StringComparer.Ordinal).ThenBy(k => k.Who, StringComparer.Ordinal)
             .Select(key => Entry(key, [.. said[key]], words.GetValueOrDefault(key)))
             .Where(e => e.Said.Length > 0 || e.Word == Word.Refused)]);
@@ -74,11 +77,11 @@ public sealed record LearntBook(ImmutableArray<LearntEntry> Entries)
     /// <summary>What they would be made with if one value were taken over as it is now.</summary>
     public LearntValues With(LearntKey key) => LearntValues.Of(Entries.Where(e => e.InUse.Pours > 0 || e.Key == key).Select(e => (e.Key, (e.Key == key ? e.Now : e.InUse).Factor)));
 
-    private static LearntEntry Entry(LearntKey key, ImmutableArray<(PourRecord Pour, LearntReading LearntReading)> said, Decision? decision)
+    private static LearntEntry Entry(LearntKey key, ImmutableArray<(PourRecord Pour, LearntReading Reading)> said, Decision? decision)
     {
         var word = decision?.Word ?? Word.None;
-        var inUse = decision is null ? Estimate.Nothing : Estimate.Of(key.Of, [.. said.Where(s => decision.By.Contains(s.Pour.Id)).Select(s => s.LearntReading)]);
-        var now = Estimate.Of(key.Of, [.. said.Select(s => s.LearntReading)]);
+        var inUse = decision is null ? Estimate.Nothing : Estimate.Of(key.Of, [.. said.Where(s => decision.By.Contains(s.Pour.Id)).Select(s => s.Reading)]);
+        var now = Estimate.Of(key.Of, [.. said.Select(s => s.Reading)]);
         var change = Math.Abs(Math.Log(now.Factor / inUse.Factor)) / Estimate.DeviationOf(key.Of);
         return new LearntEntry(key, word, inUse, now, word != Word.Refused && change >= LeastChange, said);
     }

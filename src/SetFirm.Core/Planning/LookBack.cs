@@ -19,7 +19,14 @@ namespace SetFirm.Core.Planning;
 /// <param name="Closes">And closed.</param>
 /// <param name="Begun">As told; null where it was not.</param>
 /// <param name="Done">As told.</param>
-public sealed record PassLook(int Zone, Pass Pass, Instant PlannedOpens, Instant PlannedCloses, Instant? Opens, Instant? Closes, Instant? Begun, Instant? Done);
+public sealed record PassLook(int Zone, Pass Pass, Instant PlannedOpens, Instant PlannedCloses, Instant? Opens, Instant? Closes, Instant? Begun, Instant? Done)
+{
+    /// <summary>It was begun so long after the concrete let it, minutes; before under 0; 0 within its window, and where that is not known.</summary>
+    public double LaterMin => this is { Begun: { } at, Opens: { } opens, Closes: { } closes } ? (at < opens ? at - opens : at > closes ? at - closes : Duration.Zero).TotalMinutes : 0;
+
+    /// <summary>By so much that it stands out.</summary>
+    public bool Off => Math.Abs(LaterMin) >= LookBack.AsPlannedMin;
+}
 
 /// <summary>A batch as planned and as told; null where it was not.</summary>
 public sealed record BatchLook(int Number, Instant PlannedBegun, Instant PlannedPlaced, Instant? Begun, Instant? Placed);
@@ -59,7 +66,7 @@ public sealed record LookBack(
     ImmutableArray<LearntReading> Readings)
 {
     /// <summary>Off by less is as planned.</summary>
-    private const double AsPlannedMin = 10;
+    internal const double AsPlannedMin = 10;
 
     private const double AsPlannedPct = 8;
 
@@ -153,12 +160,9 @@ public sealed record LookBack(
             }
         }
 
-        foreach (var pass in passes)
+        foreach (var pass in passes.Where(p => p.Off))
         {
-            if (pass is { Begun: { } at, Opens: { } opens, Closes: { } closes } && (at < opens ? at - opens : at > closes ? at - closes : Duration.Zero).TotalMinutes is var off && Off(off))
-            {
-                yield return new Standout.PassOff(pass.Zone, pass.Pass, off);
-            }
+            yield return new Standout.PassOff(pass.Zone, pass.Pass, pass.LaterMin);
         }
 
         if (passes.Select(p => p.Done).Max() is { } done && (done - planned.DoneBy).TotalMinutes is var after && Math.Abs(after) >= 2 * AsPlannedMin)
@@ -179,13 +183,12 @@ public sealed record LookBack(
 
     private static BagsLook? BagsOf(JobPlan plan, PourPlan pour)
     {
-        if (pour.Day?.Facts?.Closed is not { } closed || pour.Load.Bags is not { } bags || pour.Load.Mix is not { Recipe: not Mixes.ReadyRecipe } mix)
+        if (PourReadings.BagsUsed(pour) is not { } used || pour is not { Day.Facts.Closed: { } closed, Load: { Bags: { } bags, Mix: { } mix } })
         {
             return null;
         }
 
-        var planned = Math.Ceiling(bags);
         var price = mix.Recipe is Mixes.BaggedRecipe bagged && plan.Buy?.Lines.FirstOrDefault(l => l.Good.Id == Goods.Bag(bagged.Bag).Id) is { Packs: [var pack, ..] } ? pack.Price : 0;
-        return new BagsLook(planned, closed.BagsUsed ?? (planned - closed.BagsLeft), closed.BagsLeft, closed.BagsLeft * price);
+        return new BagsLook(Math.Ceiling(bags), used, closed.BagsLeft, closed.BagsLeft * price);
     }
 }

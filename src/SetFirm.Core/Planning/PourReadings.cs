@@ -58,7 +58,7 @@ public static class PourReadings
             .. Planner.Pours(plan, weather, log, now, budget)
                 .Where(p => p.Day?.Facts is { } facts && facts.Lines.Any(IsOfWork) && (facts.Closed is not null || now - facts.Lines[^1].At > Over))
                 .Select(p => new PourRecord(
-                    new PourId(id, p.Load.Sketch.Id), p.Day!.Start, Of(plan, p, weather), p.Load.Sketch.Litres, [.. p.Told.Lines.OfType<JobEvent.FaultSeen>().Select(f => f.Sign)])),
+                    new PourId(id, p.Load.Sketch.Id), p.Day!.Start, Of(plan, p, weather), p.Load.Sketch.Litres, [.. p.Told.Lines.OfType<JobEvent.FaultSeen>().Select(f => f.Sign)], job.Units, job.TimeZone)),
         ];
     }
 
@@ -89,7 +89,7 @@ public static class PourReadings
             Sure(LearntKeys.Set(mix, job.Buy, mixing), SetSays(day, retimed)),
             Sure(LearntKeys.Pace(mixing), facts.Hands is null ? PaceSays(facts, planned.Value) : null),
             Sure(LearntKeys.Finishing(mixing), FinishingSays(facts, planned.Value)),
-            WasteSays(plan, pour, facts),
+            WasteSays(plan, pour),
             Sure(LearntKeys.Sheen(job.Site), SheenSays(retimed)),
         ];
         return [.. all.OfType<LearntReading>().Where(r => r.Weight >= LeastWeight)];
@@ -167,16 +167,20 @@ public static class PourReadings
         return count == 0 ? null : (Math.Log(took / wanted), OnceDoubt / Math.Sqrt(count));
     }
 
+    /// <summary>Bags, or containers of cement, that a pour took; null where nobody counted: none left over is also what is told by who did not look.</summary>
+    internal static double? BagsUsed(PourPlan pour) => pour is not { Day.Facts.Closed: { } closed, Load: { Bags: { } bags, Mix.Recipe: not Mixes.ReadyRecipe } }
+        ? null
+        : closed.BagsUsed ?? (closed.BagsLeft > 0 ? Math.Ceiling(bags) - closed.BagsLeft : null);
+
     // Where all of it lies on one kind of bed, and takes what is usual there.
-    private static LearntReading? WasteSays(JobPlan plan, PourPlan pour, DayFacts facts)
+    private static LearntReading? WasteSays(JobPlan plan, PourPlan pour)
     {
         ElementPlan[] own = [.. pour.Load.Sketch.Parts.Select(p => plan.Elements!.Value.First(e => e.Index == p.Element))];
-        if (own.Select(e => e.Read.Said.Bed).Distinct().ToArray() is not [var bed] || facts.Closed is not { } closed || pour.Load.Bags is not { } bags || pour.Load.Mix is not { Recipe: not Mixes.ReadyRecipe } mix)
+        if (own.Select(e => e.Read.Said.Bed).Distinct().ToArray() is not [var bed] || BagsUsed(pour) is not { } used || pour.Load.Mix is not { } mix)
         {
             return null;
         }
 
-        var used = closed.BagsUsed ?? (Math.Ceiling(bags) - closed.BagsLeft);
         var litres = mix.Recipe.Unit.Yield.Litres * mix.Recipe.Unit.PerWhole;
         var net = pour.Load.Sketch.Parts.Zip(own, (p, e) => p.Litres / e.Read.WasteFactor).Sum();
         var placed = (used * litres) - pour.Load.HoldBackL;

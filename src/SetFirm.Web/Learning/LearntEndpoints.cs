@@ -45,8 +45,10 @@ public sealed record SaidByPour(Guid Job, string Pour, Instant At, double Factor
 /// <param name="Litres">Ordered for it.</param>
 /// <param name="Faults">That were seen on it since.</param>
 /// <param name="Readings">What it says.</param>
+/// <param name="Units">It is shown in.</param>
+/// <param name="TimeZone">Of its site.</param>
 /// <param name="LeftOut">It was taken out of the record.</param>
-public sealed record PourInRecord(Guid Job, string Name, string Pour, Instant At, double Litres, IReadOnlyList<FaultSign> Faults, IReadOnlyList<LearntReading> Readings, bool LeftOut);
+public sealed record PourInRecord(Guid Job, string Name, string Pour, Instant At, double Litres, IReadOnlyList<FaultSign> Faults, IReadOnlyList<LearntReading> Readings, UnitSystem Units, string TimeZone, bool LeftOut);
 
 /// <summary>A word on a value.</summary>
 public sealed record WordRequest
@@ -104,9 +106,9 @@ internal static class LearntEndpoints
     }
 
     private static LearntReport Report(Record record) => new(
-        [.. record.Book.Entries.Select(e => new LearntValue(e.Key, e.Word, e.InUse, e.Now, e.Asks, [.. e.Said.Select(s => new SaidByPour(s.Pour.Id.Job, s.Pour.Id.Pour, s.Pour.At, s.LearntReading.Factor))]))],
+        [.. record.Book.Entries.Select(e => new LearntValue(e.Key, e.Word, e.InUse, e.Now, e.Asks, [.. e.Said.Select(s => new SaidByPour(s.Pour.Id.Job, s.Pour.Id.Pour, s.Pour.At, s.Reading.Factor))]))],
         [.. record.Pours.OrderByDescending(p => p.At).Select(p => new PourInRecord(
-            p.Id.Job, record.Names.GetValueOrDefault(p.Id.Job, ""), p.Id.Pour, p.At, p.Litres, p.Faults, p.Readings, record.LeftOut.Contains(p.Id)))]);
+            p.Id.Job, record.Names.GetValueOrDefault(p.Id.Job, ""), p.Id.Pour, p.At, p.Litres, p.Faults, p.Readings, p.Units, p.TimeZone, record.LeftOut.Contains(p.Id)))]);
 
     private static async Task<IResult> SayAsync(HttpRequest request, SetFirmDb db, LearntShelf shelf, IOptions<JsonOptions> json, CancellationToken cancellation)
     {
@@ -131,9 +133,9 @@ internal static class LearntEndpoints
 
         switch (said.Word)
         {
-            case Word.Taken:
-                (row.Before, row.By) = (row.By, LearntShelf.Kept(entry.Said.Select(s => s.Pour.Id)));
-                break;
+            case Word.Taken when LearntShelf.Kept(entry.Said.Select(s => s.Pour.Id)) is var now && now != row.By:
+                (row.Before, row.By) = (row.By, now);
+                break; // said twice, because the first answer was lost, it is one word
             case Word.None when row.Word == Word.Taken:
                 (row.By, row.Before) = (row.Before, LearntShelf.Kept([]));
                 break;

@@ -7,6 +7,7 @@ using SetFirm.Core.Events;
 using SetFirm.Core.Job;
 using SetFirm.Core.Learning;
 using SetFirm.Core.Planning;
+using SetFirm.Core.Quantities;
 using SetFirm.Core.Setting;
 using SetFirm.Core.Telling;
 using SetFirm.Core.Weather;
@@ -168,7 +169,7 @@ public sealed class LearningTests(ITestOutputHelper output)
 
     // A pour at which only the pace was off.
     private static PourRecord Slow(int day, double times = 1.3) =>
-        new(new PourId(Job(day), ""), Samples.Morning + Duration.FromDays(day), [new LearntReading(SimulatedCrew.Pace, times, 1)], 1_000, []);
+        new(new PourId(Job(day), ""), Samples.Morning + Duration.FromDays(day), [new LearntReading(SimulatedCrew.Pace, times, 1)], 1_000, [], UnitSystem.Metric, "UTC");
 
     private static string Text(JobDocument job) => JsonSerializer.Serialize(Teller.Tell(Planner.Plan(job, Mild)), JobFile.Options);
 

@@ -44,7 +44,20 @@ public sealed class LookBackTests
         look.Stood.ShouldBeEmpty();
         look.Batches.ShouldAllBe(b => b.Begun == b.PlannedBegun && b.Placed == b.PlannedPlaced);
         look.Readings.Single(r => r.Key.Of == LearntOf.Pace).Factor.ShouldBe(1, 1e-6);
-        look.Bags!.Used.ShouldBe(look.Bags.Planned);
+        var counted = Look([Begun(), .. Batches(), Closed(used: 40)]).Bags!;
+        Look([Begun(), .. Batches(), Closed(used: counted.Planned)]).Stood.ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void Bags_that_nobody_counted_teach_nothing_and_are_not_told()
+    {
+        var look = Look([Begun(), .. Batches(), Closed()]);
+        look.Bags.ShouldBeNull();
+        look.Readings.ShouldNotContain(r => r.Key.Of == LearntOf.Waste);
+        // What is left over unopened was counted.
+        var left = Look([Begun(), .. Batches(), Closed() with { BagsLeft = 2 }]);
+        left.Bags!.Used.ShouldBe(left.Bags.Planned - 2);
+        left.Readings.ShouldContain(r => r.Key.Of == LearntOf.Waste && r.Factor < 1);
     }
 
     [Fact]
@@ -138,7 +151,7 @@ public sealed class LookBackTests
     [Fact]
     public void Bags_speak_of_one_bed_and_of_none_where_there_are_two()
     {
-        var planned = Look([Begun(), .. Batches(), Closed()]).Bags!.Planned;
+        var planned = Look([Begun(), .. Batches(), Closed(used: 40)]).Bags!.Planned;
         Says(LearntOf.Waste, [Begun(), .. Batches(), Closed(planned * 1.1)])!.Value.ShouldBe(1.1, 0.03);
         var two = Kinds.Job(Kinds.Slab(Kinds.Rectangle("3 m", "2 m")) with { Id = "pad" }, Kinds.Slab(Kinds.Rectangle("1 m", "1 m")) with { Id = "step", Bed = Core.Shapes.Bed.HandDug });
         LookBack.Of(two, Samples.Steady(18), [Begun(), .. Batches(), Closed(planned)], Later(60))!.Readings.ShouldNotContain(r => r.Key.Of == LearntOf.Waste);

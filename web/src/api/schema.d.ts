@@ -1660,7 +1660,7 @@ export interface components {
             bagsLeft: number;
             /**
              * Format: double
-             * @description That were used, where somebody counted; null takes what the plan has, less what is left.
+             * @description That were used, where somebody counted them; null where only what is left was.
              */
             bagsUsed?: null | number;
             /**
@@ -3210,7 +3210,7 @@ export interface components {
             bagsLeft: number;
             /**
              * Format: double
-             * @description That were used, where somebody counted; null takes what the plan has, less what is left.
+             * @description That were used, where somebody counted them; null where only what is left was.
              */
             bagsUsed?: null | number;
             /**
@@ -6756,6 +6756,13 @@ export interface components {
             closes: null | components["schemas"]["Instant"];
             begun: null | components["schemas"]["Instant"];
             done: null | components["schemas"]["Instant"];
+            /**
+             * Format: double
+             * @description It was begun so long after the concrete let it, minutes; before under 0; 0 within its window, and where that is not known.
+             */
+            laterMin?: number;
+            /** @description By so much that it stands out. */
+            off?: boolean;
         };
         /** @description When a pass opens and closes; the band holds four cases in five. */
         PassReport: {
@@ -7027,6 +7034,10 @@ export interface components {
             faults: components["schemas"]["FaultSign"][];
             /** @description What it says. */
             readings: components["schemas"]["LearntReading"][];
+            /** @description It is shown in. */
+            units: components["schemas"]["UnitSystem"];
+            /** @description Of its site. */
+            timeZone: string;
             /** @description It was taken out of the record. */
             leftOut: boolean;
         };

@@ -1,5 +1,5 @@
-import { useRef, useState } from 'react';
-import { sendPictures, takePicture } from '../job/pictures';
+import { useRef } from 'react';
+import { usePhoto } from '../job/usePhoto';
 import { board as words } from '../words';
 import { useBoard } from './session';
 
@@ -7,20 +7,8 @@ import { useBoard } from './session';
 export function PhotoKey() {
   const { job, tell, pour } = useBoard();
   const input = useRef<HTMLInputElement>(null);
-  const [wrong, setWrong] = useState('');
+  const { wrong, take } = usePhoto(job ?? '');
   if (job === null) return null;
-  const take = async (file: File | undefined) => {
-    if (!file) return;
-    const picture = crypto.randomUUID();
-    const taken = await takePicture(job, picture, file);
-    // A line of a picture that is nowhere would be a lie.
-    if (taken !== 'kept') {
-      setWrong(words.photoWrong[taken]);
-      return;
-    }
-    tell({ kind: 'photo', picture, pour });
-    setWrong((await sendPictures()) ? words.photoWrong.refused : '');
-  };
   return (
     <>
       <button type="button" onClick={() => input.current?.click()}>
@@ -35,7 +23,9 @@ export function PhotoKey() {
         tabIndex={-1}
         aria-label={words.photo}
         onChange={(e) => {
-          void take(e.currentTarget.files?.[0]);
+          void take(e.currentTarget.files?.[0], (picture) => {
+            tell({ kind: 'photo', picture, pour });
+          });
           e.currentTarget.value = '';
         }}
       />

@@ -141,7 +141,12 @@ export function LearntList({
 }) {
   const { data: bags = [] } = api.useQuery('get', '/api/bags', {}, { staleTime: Infinity });
   const { data: things } = api.useQuery('get', '/api/things', {}, { staleTime: 60_000 });
-  const format = formatsFor('metric', 'UTC');
+  // A bag's mass is read in the units of the pour that told of it last.
+  const formatOf = (v: LearntValue) => {
+    const last = v.said.at(-1);
+    const pour = learnt.report?.pours.find((p) => p.job === last?.job && p.pour === last.pour);
+    return formatsFor(pour?.units ?? 'metric', pour?.timeZone ?? 'UTC');
+  };
   const values = (learnt.report?.values ?? []).filter(only ?? (() => true));
   const groups: [string, LearntValue[]][] = [
     [words.asks, values.filter((v) => v.asks)],
@@ -163,7 +168,7 @@ export function LearntList({
                 <One
                   key={`${v.key.of} ${v.key.what} ${v.key.who}`}
                   value={v}
-                  whose={learntWhose(v.key, (id) => bagName(id, bags, things?.bags ?? [], format))}
+                  whose={learntWhose(v.key, (id) => bagName(id, bags, things?.bags ?? [], formatOf(v)))}
                   say={learnt.say}
                 />
               ))}

@@ -13,8 +13,6 @@ const LEGEND = 22;
 const LEGEND_NARROW = 36;
 const LEAST_MS = 90_000;
 
-type PassLook = LookBackReport['passes'][number];
-
 const moments = (...of: (string | null | undefined)[]) => of.flatMap((m) => (m == null ? [] : [ms(m)]));
 
 /** From the first water, planned or real, until the last thing is done. */
@@ -58,13 +56,6 @@ function Bar({ frame, from, until, y, height, is, off = false, title }: BarProps
     </rect>
   );
 }
-
-/** It was begun when the concrete did not let it. */
-const isOff = (p: PassLook): boolean =>
-  p.begun !== null &&
-  p.opens !== null &&
-  p.closes !== null &&
-  (ms(p.begun) < ms(p.opens) - 5 * 60_000 || ms(p.begun) > ms(p.closes) + 5 * 60_000);
 
 interface DayLookProps {
   look: LookBackReport;
@@ -170,7 +161,7 @@ export function DayLook({ look, air, format }: DayLookProps) {
                           y={y + each * 0.22}
                           height={Math.max(3, each * 0.5)}
                           is="was"
-                          off={isOff(p)}
+                          off={p.off}
                           title={words.wasLine(
                             named(p.pass),
                             number(p.zone),

@@ -11,7 +11,6 @@ export const lookBack = {
     'Nothing was told of this day yet. Tell it from the paper in two minutes: it counts like any other.',
   under: 'The day is still under way. What was told so far stands below.',
   asPlanned: 'It went as planned.',
-  viewsLabel: 'What is drawn',
   sides: {
     stood: 'What stood out',
     faults: 'How it is',
@@ -76,7 +75,6 @@ export const telling = {
   lastBatch: 'Last batch in the form',
   bags: 'Bags used',
   sheen: 'Sheen gone',
-  begun: 'begun',
   zone: (n: string) => `Zone ${n}`,
   looked: 'What it looked like',
   tell: 'Tell the day',
@@ -155,7 +153,7 @@ export const learnt = {
   spread: (low: string, high: string) => `four in five between ${low} and ${high}`,
   now: 'used now',
   would: 'would be',
-  says: 'each pour said',
+  says: 'Each pour said',
   saysOf: (what: string, all: string) => `${what}: each pour said ${all}`,
   changes: 'What would change',
   noChange: 'No job ahead would change.',
@@ -221,9 +219,6 @@ export const season = {
   teaches: 'Counts',
   leaveOut: 'It does not count',
   putBack: 'Let it count',
-  over: 'Over time',
-  chart: (what: string) => `${what}, pour by pour`,
-  factor: 'as planned',
 } as const;
 
 export const yardNames = {

@@ -11,7 +11,7 @@ import classes from './SeasonPage.module.css';
 type Pour = LearntReport['pours'][number];
 
 function Row({ pour, leaveOut }: { pour: Pour; leaveOut: LearntHandle['leaveOut'] }) {
-  const format = formatsFor('metric', 'UTC');
+  const format = formatsFor(pour.units, pour.timeZone);
   return (
     <tr data-left-out={pour.leftOut} data-testid="season-pour">
       <td>{format.date(pour.at)}</td>

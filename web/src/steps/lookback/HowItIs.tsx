@@ -5,17 +5,10 @@ import type { Enum, LookBackReport } from '../../api/client';
 import { FaultPlan } from '../../drawing/FaultPlan';
 import { ElementPick } from '../../fields/ElementPick';
 import { useChosenElement, useDiaryOf, useDocument, useEditing, usePlanned } from '../../job/JobContext';
-import { placeOf, sendPictures, takePicture } from '../../job/pictures';
+import { placeOf } from '../../job/pictures';
 import { useDevice } from '../../job/useDevice';
-import {
-  board,
-  faultCauses,
-  faultMeasures,
-  faults as words,
-  faultSigns,
-  faultTelling,
-  mendings,
-} from '../../words';
+import { usePhoto } from '../../job/usePhoto';
+import { faultCauses, faultMeasures, faults as words, faultSigns, faultTelling, mendings } from '../../words';
 import classes from './LookBackStep.module.css';
 
 type Seen = LookBackReport['faults'][number];
@@ -94,20 +87,9 @@ function AddFault({ look }: { look: LookBackReport }) {
   const [placed, place] = useState<{ alongM: number; inM: number } | null>(null);
   const [note, setNote] = useState('');
   const [picture, setPicture] = useState('');
-  const [wrong, setWrong] = useState('');
+  const { wrong, take } = usePhoto(id);
   const element = sections.shape?.elements.find((e) => e.index === at);
   const own = document.elements[at]?.id ?? '';
-  const take = async (file: File | undefined) => {
-    if (!file) return;
-    const taken = crypto.randomUUID();
-    const kept = await takePicture(id, taken, file);
-    if (kept !== 'kept') {
-      setWrong(board.photoWrong[kept]);
-      return;
-    }
-    setPicture(taken);
-    setWrong((await sendPictures()) ? board.photoWrong.refused : '');
-  };
   return (
     <details className={classes.form}>
       <summary>{faultTelling.add}</summary>
@@ -163,7 +145,7 @@ function AddFault({ look }: { look: LookBackReport }) {
           tabIndex={-1}
           aria-label={faultTelling.photo}
           onChange={(e) => {
-            void take(e.currentTarget.files?.[0]);
+            void take(e.currentTarget.files?.[0], setPicture);
             e.currentTarget.value = '';
           }}
         />

@@ -216,9 +216,9 @@ export const season = {
   amount: 'Concrete',
   faults: 'Faults',
   noFaults: 'none seen',
-  teaches: 'Counts',
-  leaveOut: 'It does not count',
-  putBack: 'Let it count',
+  teaches: 'In the record',
+  leaveOut: 'Leave it out',
+  putBack: 'Let it count again',
 } as const;
 
 export const yardNames = {

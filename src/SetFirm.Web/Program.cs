@@ -5,6 +5,7 @@ using Microsoft.AspNetCore.Http.Json;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
 using NodaTime;
+using SetFirm.Answers;
 using SetFirm.Web;
 using SetFirm.Web.Archive;
 using SetFirm.Web.Demo;
@@ -57,14 +58,15 @@ builder.Services.AddRateLimiter(o =>
 });
 builder.Services.AddOpenApi("v1", o =>
 {
-    o.AddSchemaTransformer(WireJson.DescribeTimes);
-    o.AddSchemaTransformer(WireJson.RequireWhatIsAlwaysWritten);
+    o.AddSchemaTransformer(WireContract.DescribeTimes);
+    o.AddSchemaTransformer(WireContract.RequireWhatIsAlwaysWritten);
 });
 builder.Services.AddSingleton<IClock>(_ => new FastClock(SystemClock.Instance, builder.Configuration.GetValue(FastClock.Key, 1.0)));
 builder.Services.AddSingleton<IHourlyForecast>(_ => new SimulatedForecast());
 builder.Services.AddSingleton<WeatherShelf>();
 builder.Services.AddSingleton<JobWeather>();
 builder.Services.AddSingleton<PlanDesk>();
+builder.Services.AddSingleton<PlannerFiles>();
 builder.Services.AddSingleton<LearntShelf>();
 builder.Services.AddLive();
 builder.Services.AddSingleton<YardLines>();
@@ -100,6 +102,7 @@ app.UseStaticFiles(new StaticFileOptions
     OnPrepareResponse = c => c.Context.Response.Headers.CacheControl =
         c.Context.Request.Path.StartsWithSegments("/assets", StringComparison.Ordinal) ? "public, max-age=31536000, immutable" : "no-cache",
 });
+app.Services.GetRequiredService<PlannerFiles>().Serve(app);
 // What is fetched once for a page is not counted.
 app.UseRateLimiter();
 app.MapOpenApi();

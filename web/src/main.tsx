@@ -8,8 +8,10 @@ import { createRoot } from 'react-dom/client';
 import { ErrorBoundary } from 'react-error-boundary';
 import { BrowserRouter } from 'react-router';
 import { Broken } from './app/Broken';
+import { DeviceSign } from './app/DeviceSign';
 import { Pages } from './app/Pages';
 import { OutboxProvider } from './app/OutboxProvider';
+import { install } from './planner/install';
 import { cssVariables, theme } from './theme';
 
 // An answer is drawn in the same turn in which it came, not after a timer.
@@ -17,6 +19,8 @@ notifyManager.setScheduler(queueMicrotask);
 
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');
+
+install();
 
 createRoot(root).render(
   <StrictMode>
@@ -26,6 +30,7 @@ createRoot(root).render(
           <ErrorBoundary FallbackComponent={Broken}>
             <OutboxProvider>
               <Pages />
+              <DeviceSign />
             </OutboxProvider>
           </ErrorBoundary>
         </BrowserRouter>

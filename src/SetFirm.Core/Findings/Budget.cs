@@ -21,6 +21,12 @@ public sealed class Budget(TimeSpan? most = null, CancellationToken waits = defa
     /// <summary>Days of weather that starts are ranked in.</summary>
     public const int MostDaysRanked = 21;
 
+    /// <summary>Ways that the weather and the mix may go that a day is followed through, at the most; a telephone follows fewer than a computer.</summary>
+    public int MostMembers { get; init; } = int.MaxValue;
+
+    /// <summary>So many ways, or as many as may be followed.</summary>
+    public int Members(int wanted) => Math.Min(wanted, MostMembers);
+
     private readonly long until = most is { } time ? Environment.TickCount64 + (long)time.TotalMilliseconds : long.MaxValue;
     private int panels;
     private int edges;

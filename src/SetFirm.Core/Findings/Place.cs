@@ -40,7 +40,7 @@ public readonly record struct Place
 
     public override string ToString() => Path;
 
-    private sealed class PlaceConverter : JsonConverter<Place>
+    public sealed class PlaceConverter : JsonConverter<Place>
     {
         public override Place Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) => new(reader.GetString() ?? "");
 

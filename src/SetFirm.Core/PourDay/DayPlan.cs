@@ -102,6 +102,9 @@ public sealed record DayPlan(
     /// <summary>What the signs told of it say; null while nothing of the day is told.</summary>
     public Retiming? Retimed { get; init; }
 
+    /// <summary>Ways that the weather and the mix may go that its bands are made of.</summary>
+    public int Members { get; init; }
+
     /// <summary>What the last of them changed; null where there is none.</summary>
     public SignEffect? LastChange { get; init; }
 

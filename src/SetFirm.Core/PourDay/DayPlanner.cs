@@ -52,7 +52,7 @@ public static class DayPlanner
         var best = new DaySimulation(pour, fine, Closeness.Ends, progress: progress);
         var outcome = best.Run(asForeseen, start);
         var paths = new DaySimulation(pour, coarse, progress: progress);
-        var members = retimed is null ? Members.Of(weather, BandMembers) : Members.Of(weather, BoardMembers, retimed.Set, retimed.Sheen);
+        var members = retimed is null ? Members.Of(weather, remarks.Budget.Members(BandMembers)) : Members.Of(weather, remarks.Budget.Members(BoardMembers), retimed.Set, retimed.Sheen);
         var bands = new PassBands(paths, asForeseen, start, members.Count, facts is null ? task.PaceDoubt : 0);
         var judge = new DayJudge(pour, weather, schedule.JointAge);
         var odds = judge.Odds(start, members, paths, bands.Take);
@@ -81,6 +81,7 @@ public static class DayPlanner
             Hours(oldest, weather, pour.Site, start, until),
             pour.At(last, last.YoungestWaterH, last.PlacedH, retimed is null ? pour.Mix : pour.Mix.Setting(Math.Exp(retimed.Set.Zones[^1].Mean)), mixC, start))
         {
+            Members = members.Count,
             Retimed = retimed,
             Facts = facts,
             Planned = facts?.Plan ?? PlanOf(task, load, schedule, zones, start, doneBy),

@@ -23,7 +23,7 @@ internal static class DayReasons
         {
             var why = new Why.PassWindow(
                 OpensAt: rule.Opens, ClosesAt: rule.Closes, InitialSetH: mix.ToInitialSet.TotalHours, ConcreteC: youngest.TemperatureAt(window.Opens),
-                DoubtPct: Members.SetDoubt * 100, Members: plan.Retimed is null ? DayPlanner.BandMembers : DayPlanner.BoardMembers);
+                DoubtPct: Members.SetDoubt * 100, Members: plan.Members);
             remarks.WhyOf(
                 System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName(rule.Pass.ToString()), why, youngest.EquivalentHoursAt(window.Opens), Source.Aci302, Source.AstmC1074);
         }
@@ -51,7 +51,7 @@ internal static class DayReasons
             return;
         }
 
-        remarks.Why(new Why.StartChance(Members: DayPlanner.BandMembers, SetDoubtPct: Members.SetDoubt * 100), plan.Odds.Chance * 100, Source.SitePractice, Source.Aci305);
+        remarks.Why(new Why.StartChance(Members: plan.Members, SetDoubtPct: Members.SetDoubt * 100), plan.Odds.Chance * 100, Source.SitePractice, Source.Aci305);
     }
 
     public static void ExplainSigns(DayPlan plan, Remarks remarks)

@@ -71,6 +71,7 @@ public sealed record StartRanking(ImmutableArray<RankedStart> Hours, ImmutableAr
         var starts = HoursOf(weather, task.Zone, notBefore, from.Minute == 0 ? from.Hour : from.Hour + 1, until.Hour)
             .Where(s => task.Comes(s.Local)).Select(s => (s.Local, At: s.At - task.Recipe.Age)).Where(s => s.At >= weather.Start && (notBefore is not { } first || s.At >= first)).ToArray();
         budget ??= new Budget();
+        members = budget.Members(members);
         var model = DayPlanner.ManyPaths;
         var odds = Odds(
             [.. starts.Select(s => s.At)], weather, Setting.Members.Of(weather, members), model,

@@ -66,6 +66,8 @@ public sealed class HourlyWeather
     /// <summary>The moment of the first hour.</summary>
     public Instant Start { get; }
 
+    public ImmutableArray<WeatherHour> Hours => hours;
+
     public int Count => hours.Length;
 
     /// <summary>The last moment that was given, not stood in for.</summary>

@@ -2,6 +2,7 @@ using System.IO.Compression;
 using System.Text;
 using System.Text.Json;
 using NodaTime;
+using SetFirm.Answers;
 using SetFirm.Core.Job;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Weather;
@@ -182,10 +183,10 @@ internal sealed class ArchiveReader
     {
         var path = ArchiveWriter.Log(job);
         var lines = Parsed<ArchivedLine[]>(path, Bytes(path));
-        Check(path, !lines.Contains(null!) && lines.Length <= LogEndpoints.MostOfAJob, "it is no diary, or too long a one");
+        Check(path, !lines.Contains(null!) && lines.Length <= LogReader.MostOfAJob, "it is no diary, or too long a one");
         Check(path, lines.Select((l, i) => l.Seq == i + 1 && Moments.Has(l.ReceivedAt)).All(sound => sound), "its lines are not in their order");
         using var events = JsonDocument.Parse(JsonSerializer.Serialize(lines.Select(l => l.Event)));
-        var (told, wrong) = LogEndpoints.Read(events.RootElement, LogEndpoints.MostOfAJob, "$", options);
+        var (told, wrong) = LogReader.Read(events.RootElement, LogReader.MostOfAJob, "$", options);
         if (told is null)
         {
             throw new ArchiveRefusedException($"{path} {wrong!.Path}", wrong.Reason);

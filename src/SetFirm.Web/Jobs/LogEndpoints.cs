@@ -7,6 +7,7 @@ using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
 using NodaTime;
 using NodaTime.Text;
+using SetFirm.Answers;
 using SetFirm.Core.Events;
 using SetFirm.Core.Job;
 using SetFirm.Web.Learning;
@@ -26,9 +27,6 @@ public sealed record LogLine(long Seq, Instant ReceivedAt, JobEvent Event);
 internal static class LogEndpoints
 {
     public const int MostAtOnce = 200;
-
-    /// <summary>Lines of one job, kept or planned with.</summary>
-    public const int MostOfAJob = 5_000;
 
     public static void MapLog(this IEndpointRouteBuilder api)
     {
@@ -62,7 +60,7 @@ internal static class LogEndpoints
         }
 
         var options = json.Value.SerializerOptions;
-        var (told, wrong) = Read(body.Json, MostAtOnce, "$", options);
+        var (told, wrong) = LogReader.Read(body.Json, MostAtOnce, "$", options);
         if (told is null)
         {
             return Problems.Of(wrong!);
@@ -80,9 +78,9 @@ internal static class LogEndpoints
         }
 
         Guid[] ids = [.. told.Select(t => t.Id)];
-        if (await db.Log.CountAsync(l => l.JobId == id && !ids.Contains(l.Id), cancellation) + told.Count > MostOfAJob)
+        if (await db.Log.CountAsync(l => l.JobId == id && !ids.Contains(l.Id), cancellation) + told.Count > LogReader.MostOfAJob)
         {
-            return Problems.DiaryFull(MostOfAJob);
+            return Problems.DiaryFull(LogReader.MostOfAJob);
         }
 
         // It begins by writing, so that of two who tell at once one waits for the other: their numbers never meet.
@@ -148,76 +146,4 @@ internal static class LogEndpoints
     }
 
     private static JobEvent EventOf(LogRow row, JsonSerializerOptions options) => JsonSerializer.Deserialize<JobEvent>(row.Entry, options)!;
-
-    /// <summary>Lines in a body, or the first that cannot be.</summary>
-    /// <param name="json">A list.</param>
-    /// <param name="most">Of so many.</param>
-    /// <param name="path">Where it stands.</param>
-    /// <param name="options">How events are read.</param>
-    public static (List<JobEvent>? Events, JobRead.Unreadable? Wrong) Read(JsonElement json, int most, string path, JsonSerializerOptions options)
-    {
-        if (json.ValueKind != JsonValueKind.Array || json.GetArrayLength() > most)
-        {
-            return (null, new JobRead.Unreadable(path, $"a list of at most {most} events is wanted"));
-        }
-
-        var told = new List<JobEvent>();
-        foreach (var line in json.EnumerateArray())
-        {
-            var (said, wrong) = Read(line, $"{path}[{told.Count}]", options);
-            if (said is null)
-            {
-                return (null, wrong);
-            }
-
-            told.Add(said);
-        }
-
-        return (told, null);
-    }
-
-    private static (JobEvent? Event, JobRead.Unreadable? Wrong) Read(JsonElement line, string path, JsonSerializerOptions options)
-    {
-        if (line.ValueKind != JsonValueKind.Object)
-        {
-            return (null, new JobRead.Unreadable(path, "an event is wanted"));
-        }
-
-        if (Lacks(line, options) is { } name)
-        {
-            return (null, new JobRead.Unreadable($"{path}.{name}", "it is wanted"));
-        }
-
-        try
-        {
-            var said = line.Deserialize<JobEvent>(options)!;
-            return EventLimits.WrongIn(said) is { } wrong
-                ? (null, new JobRead.Unreadable($"{path}.{JsonNamingPolicy.CamelCase.ConvertName(wrong)}", "the value is not possible"))
-                : (said, null);
-        }
-        catch (JsonException e)
-        {
-            return (null, new JobRead.Unreadable(path + e.Path?[1..], "the value is missing or of another kind"));
-        }
-        catch (NotSupportedException)
-        {
-            return (null, new JobRead.Unreadable($"{path}.kind", "its kind is wanted"));
-        }
-        catch (InvalidOperationException)
-        {
-            return (null, new JobRead.Unreadable(path, "a text in it is not whole Unicode"));
-        }
-    }
-
-    // The name of what an event of this kind cannot do without, and has not.
-    private static string? Lacks(JsonElement line, JsonSerializerOptions options)
-    {
-        if (!line.TryGetProperty("kind", out var kind) || kind.ValueKind != JsonValueKind.String)
-        {
-            return "kind";
-        }
-
-        var known = options.GetTypeInfo(typeof(JobEvent)).PolymorphismOptions!.DerivedTypes.Where(t => kind.ValueEquals((string)t.TypeDiscriminator!)).ToArray();
-        return known is [var of] ? options.GetTypeInfo(of.DerivedType).Properties.FirstOrDefault(p => p.IsRequired && !line.TryGetProperty(p.Name, out _))?.Name : "kind";
-    }
 }

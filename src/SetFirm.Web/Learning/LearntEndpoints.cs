@@ -4,6 +4,7 @@ using Microsoft.AspNetCore.Http.Json;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
 using NodaTime;
+using SetFirm.Answers;
 using SetFirm.Core.Events;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Job;
@@ -196,7 +197,7 @@ internal static class LearntEndpoints
         return await desk.PlanAsync(budget => Effects(rows, weather, book.InUse, book.With(key), now, budget), times: 2, cancellation) switch
         {
             Planned<LearntEffect[]>.Made made => TypedResults.Ok(made.Plan),
-            Planned<LearntEffect[]>.TooLong late => Problems.TooMuchToPlan(late.Most),
+            Planned<LearntEffect[]>.TooLong late => Problems.Of(Refusal.TooMuchToPlan(late.Most)),
             _ => Problems.Busy(),
         };
     }

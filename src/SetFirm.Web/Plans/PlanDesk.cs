@@ -28,7 +28,8 @@ public sealed class PlanDesk : IDisposable
     /// <param name="plan">With what it may take.</param>
     /// <param name="times">So many times as long as a plan it may take.</param>
     /// <param name="left">Cancelled when who asked has left.</param>
-    public async Task<Planned<T>> PlanAsync<T>(Func<Budget, T> plan, double times, CancellationToken left)
+    /// <param name="members">Ways that a day is followed through, at the most; null takes as many as the planner thinks right.</param>
+    public async Task<Planned<T>> PlanAsync<T>(Func<Budget, T> plan, double times, CancellationToken left, int? members = null)
     {
         ArgumentNullException.ThrowIfNull(plan);
         if (Interlocked.Increment(ref waiting) > MostWaiting)
@@ -49,7 +50,7 @@ public sealed class PlanDesk : IDisposable
         try
         {
             var most = scale * times * (Volatile.Read(ref made) < FirstPlans ? FirstTakeTimes : 1);
-            var budget = new Budget(most, left);
+            var budget = new Budget(most, left) { MostMembers = members ?? int.MaxValue };
             try
             {
                 var done = new Planned<T>.Made(plan(budget));

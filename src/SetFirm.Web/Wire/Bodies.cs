@@ -1,5 +1,6 @@
 using System.Runtime.CompilerServices;
 using System.Text.Json;
+using SetFirm.Answers;
 using SetFirm.Core.Job;
 
 namespace SetFirm.Web.Wire;
@@ -13,9 +14,6 @@ internal static class Bodies
     /// <summary>Bytes; a job is a few thousand.</summary>
     public const long MostBytes = 2_000_000;
 
-    /// <summary>A request wraps a job, so it may be a little deeper.</summary>
-    private static readonly JsonDocumentOptions ReadOptions = new() { MaxDepth = JobFile.MaxDepth + 4 };
-
     // The same, where every part of a value has to be said.
     private static readonly ConditionalWeakTable<JsonSerializerOptions, JsonSerializerOptions> Whole = [];
 
@@ -26,17 +24,8 @@ internal static class Bodies
             return new Body(default, Problems.NotJson());
         }
 
-        try
-        {
-            using var json = await JsonDocument.ParseAsync(request.Body, ReadOptions, cancellation);
-            return FiniteNumbers.Beyond(json.RootElement) is { } path
-                ? new Body(default, Problems.Of(new JobRead.Unreadable(path, FiniteNumbers.Reason)))
-                : new Body(json.RootElement.Clone(), null);
-        }
-        catch (JsonException e)
-        {
-            return new Body(default, Problems.Unreadable(e));
-        }
+        var read = await Asked.ParseAsync(request.Body, cancellation);
+        return new Body(read.Value, read.Refused is { } refused ? Problems.Of(refused) : null);
     }
 
     /// <summary>A small body of a known form, or the problem.</summary>
@@ -51,7 +40,7 @@ internal static class Bodies
 
         try
         {
-            return body.Json.Deserialize<T>(Whole.GetValue(options, static o => new JsonSerializerOptions(o) { RespectRequiredConstructorParameters = true })) is { } value ? (value, null) : (null, Problems.Missing("$"));
+            return body.Json.Deserialize<T>(Whole.GetValue(options, static o => new JsonSerializerOptions(o) { RespectRequiredConstructorParameters = true })) is { } value ? (value, null) : (null, Problems.Of(Refusal.Missing("$")));
         }
         catch (JsonException e)
         {

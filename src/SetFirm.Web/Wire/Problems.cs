@@ -1,5 +1,5 @@
-using System.Text.Json;
 using Microsoft.AspNetCore.Http.HttpResults;
+using SetFirm.Answers;
 using SetFirm.Core.Job;
 
 namespace SetFirm.Web.Wire;
@@ -7,8 +7,6 @@ namespace SetFirm.Web.Wire;
 /// <summary>The refusals of the service, each a problem+json with a stable type.</summary>
 internal static class Problems
 {
-    private const string Urn = "urn:setfirm:problem:";
-
     public static ProblemHttpResult NoSuchJob() => Of(404, "no-such-job", "There is no such job.", "It may have been removed.");
 
     public static ProblemHttpResult NoSuchVersion() => Of(404, "no-such-version", "The job is not kept as it was then.", "Past versions are thinned as they grow old.");
@@ -46,23 +44,11 @@ internal static class Problems
 
     public static ProblemHttpResult NoData(string detail) => Of(503, "data-file", "The data file cannot be used just now.", detail);
 
-    /// <summary>No fault of the service: there is more in it than anybody pours.</summary>
-    public static ProblemHttpResult TooMuchToPlan(TimeSpan most) => Of(
-        422, "too-much-to-plan", "There is too much in this to plan.",
-        string.Create(System.Globalization.CultureInfo.InvariantCulture, $"It was not done in {most.TotalSeconds:0.#} seconds. Is a length or a thickness wrong? What you typed is kept."));
-
     public static ProblemHttpResult Busy() => Of(503, "busy", "Other plans are being made.", "Ask again in a moment; what you typed is kept.");
 
     public static ProblemHttpResult CrossSite() => Of(403, "cross-site", "Another site's page asks for this.", "Only Set Firm's own page changes what it keeps.");
 
     public static ProblemHttpResult NotJson() => Of(415, "not-json", "JSON is wanted.", "Send the body as application/json.");
-
-    public static ProblemHttpResult Unreadable(JsonException e) => Of(
-        400, "unreadable-json", "The body is not readable JSON.",
-        $"It breaks off or goes wrong at line {e.LineNumber + 1}, character {e.BytePositionInLine + 1}.");
-
-    public static ProblemHttpResult Missing(string path) => Of(
-        422, "missing-field", "A part is missing.", $"{path} is wanted.", ("path", path));
 
     public static ProblemHttpResult UnknownTimeZone(string given) => Of(
         422, "unknown-time-zone", "The time zone is not known.", $"\"{Shortened(given)}\" is no IANA time zone.", ("path", "timeZone"));
@@ -73,22 +59,16 @@ internal static class Problems
     public static ProblemHttpResult UnknownKind(string given) => Of(
         422, "unknown-kind", "This is not a kind of thing that is poured.", $"\"{Shortened(given)}\" is not in the list of kinds.", ("path", "kind"));
 
+    /// <summary>What cannot be read or planned.</summary>
+    public static ProblemHttpResult Of(Refusal refused) =>
+        refused.Path is { } path ? Of(refused.Status, refused.Type, refused.Title, refused.Detail, ("path", path)) : Of(refused.Status, refused.Type, refused.Title, refused.Detail);
+
     /// <summary>What was wrong with a job file; never called for a sound one.</summary>
-    public static ProblemHttpResult Of(JobRead read) => read switch
-    {
-        JobRead.NotAJob => Of(
-            422, "not-a-job", "This is not a Set Firm job.", $"Its format must be \"{JobDocument.FormatName}\".", ("path", "$.format")),
-        JobRead.Newer newer => Of(
-            422, "newer-version", "This job was written by a newer Set Firm.",
-            $"It has version {newer.Version}; this Set Firm reads up to {newer.Known}. Nothing was changed.", ("path", "$.version")),
-        JobRead.Unreadable at => Of(
-            422, "unreadable-field", "A part of the job could not be read.", $"{at.Path}: {at.Reason}.", ("path", at.Path)),
-        _ => throw new System.Diagnostics.UnreachableException(),
-    };
+    public static ProblemHttpResult Of(JobRead read) => Of(Refusal.Of(read));
 
     private static string Shortened(string text) => text.Length <= 40 ? text : text[..40] + "…";
 
     private static ProblemHttpResult Of(int status, string type, string title, string detail, params (string Name, object Value)[] more) =>
         TypedResults.Problem(
-            detail, statusCode: status, title: title, type: Urn + type, extensions: more.Select(m => new KeyValuePair<string, object?>(m.Name, m.Value)));
+            detail, statusCode: status, title: title, type: Refusal.Urn + type, extensions: more.Select(m => new KeyValuePair<string, object?>(m.Name, m.Value)));
 }

@@ -32,9 +32,9 @@ internal static class Manners
         http.Response.OnStarting(() =>
         {
             var headers = http.Response.Headers;
-            // Mantine writes style attributes; everything else comes from our own files.
+            // Mantine writes style attributes; everything else comes from our own files. The planner that the page takes along is WebAssembly.
             headers.ContentSecurityPolicy =
-                "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
+                "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'";
             headers.XContentTypeOptions = "nosniff";
             headers["Referrer-Policy"] = "no-referrer";
             if (http.Request.Path.StartsWithSegments("/api", StringComparison.OrdinalIgnoreCase) && headers.CacheControl.Count == 0)

@@ -1,5 +1,6 @@
 import createFetchClient from 'openapi-fetch';
 import createClient from 'openapi-react-query';
+import { asking } from '../planner/ask';
 import type { components, paths } from './schema';
 
 type Schemas = components['schemas'];
@@ -93,7 +94,7 @@ export type Bag = Schemas['BagDto'];
 export type Problem = Schemas['ProblemDetails'];
 export type ForecastDay = Schemas['ForecastDay'];
 
-export const http = createFetchClient<paths>({ baseUrl: window.location.origin });
+export const http = createFetchClient<paths>({ baseUrl: window.location.origin, fetch: asking.fetch });
 export const api = createClient(http);
 
 /** Enumerations of the contract, for lists that must be complete. */

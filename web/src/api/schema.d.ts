@@ -260,6 +260,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/along": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TakeAlong"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons": {
         parameters: {
             query?: never;
@@ -709,6 +725,17 @@ export interface components {
              * @description Per cent of the cement by mass, by what is solid of it.
              */
             polymer?: number;
+        };
+        /** @description What the service would plan a job with where nothing is handed over: what a device takes along to plan by itself. */
+        AlongDto: {
+            /** @description From the job's day, or today, to the end of the forecast. */
+            weather: components["schemas"]["WeatherDto"];
+            /** @description What is still ahead, from the hour that is running. */
+            ahead: components["schemas"]["WeatherDto"];
+            /** @description Values in use that were learnt. */
+            learnt: components["schemas"]["LearntFactor"][];
+            /** @description Where the planner is that a device can take along; null where there is none, or not yet. */
+            planner: null | string;
         };
         /** @description What came of taking in an archive. */
         ArchiveTaken: {
@@ -6902,6 +6929,11 @@ export interface components {
              * @description Which hidden day is rehearsed; asked for by a rehearsal only.
              */
             seed?: null | number;
+            /**
+             * Format: int32
+             * @description Ways that the weather may go that a day is followed through, at the most, 10 to 400; left out, as many as the planner thinks right.
+             */
+            members?: null | number;
         };
         PlanSum: {
             /** @description The last batch is struck off. */
@@ -8483,6 +8515,9 @@ export interface components {
             /** @description Moment of the first hour. */
             start: components["schemas"]["Instant"];
             hours: components["schemas"]["WeatherHour"][];
+            issued?: null | components["schemas"]["Instant"];
+            /** @description Id of the weather file that it comes from, empty for a forecast; left out, it is handed over as it is. */
+            file?: null | string;
         };
         /** @description A file of weather, as it was understood. */
         WeatherFileDto: {
@@ -10393,6 +10428,66 @@ export interface operations {
             };
             /** @description Service Unavailable */
             503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    TakeAlong: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JobDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AlongDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

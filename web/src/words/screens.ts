@@ -27,6 +27,11 @@ export const app = {
   failed: 'That did not work.',
   noServer:
     'The program does not answer. What you typed is kept on this device and will be sent when it is back.',
+  plannedHere: 'Planned on this device',
+  plannedHereLong:
+    'The program does not answer, so this device plans by itself, with 20 ways the day may go. What you tell is kept here and sent when it is back.',
+  newer: 'A newer Set Firm is here.',
+  takeNewer: 'Use it',
 };
 
 export const keyList: [string, string][] = [

@@ -2,7 +2,7 @@ using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 
-namespace SetFirm.Web.Wire;
+namespace SetFirm.Answers;
 
 /// <summary>Figures of a report, to nine digits: nobody measures the tenth, and they are half of what is sent.</summary>
 /// <remarks>For reports alone; what a person said goes back and forth as it is.</remarks>

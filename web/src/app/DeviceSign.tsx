@@ -1,0 +1,34 @@
+import { Button } from '@mantine/core';
+import { useSyncExternalStore } from 'react';
+import { useLocation } from 'react-router';
+import { asking } from '../planner/ask';
+import { newerWaits, onNewer, takeNewer } from '../planner/install';
+import { app } from '../words';
+import classes from './DeviceSign.module.css';
+
+/** Pages that nobody is asked to leave. */
+const atWork = /\/(pour|rehearse)$/;
+
+/** What this device does by itself: it plans while the program does not answer; and that a newer program waits. */
+export function DeviceSign() {
+  const here = useSyncExternalStore(asking.subscribe, asking.planned);
+  const newer = useSyncExternalStore(onNewer, newerWaits);
+  const { pathname } = useLocation();
+  return (
+    <div className={classes.signs} role="status" data-off-paper>
+      {here && (
+        <span className={classes.sign} data-testid="planned-here" title={app.plannedHereLong}>
+          {app.plannedHere}
+        </span>
+      )}
+      {newer && !atWork.test(pathname) && (
+        <span className={classes.sign}>
+          {app.newer}{' '}
+          <Button size="compact-xs" variant="default" onClick={takeNewer}>
+            {app.takeNewer}
+          </Button>
+        </span>
+      )}
+    </div>
+  );
+}

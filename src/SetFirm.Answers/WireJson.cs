@@ -33,10 +33,10 @@ public static class WireJson
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
     }
 
-    /// <summary>The same for what is read of a request, with types known while building.</summary>
+    /// <summary>The same for what is read of a request.</summary>
     public static JsonSerializerOptions ForRequests()
     {
-        var options = new JsonSerializerOptions(JsonSerializerDefaults.Web) { TypeInfoResolver = WireTypes.Default };
+        var options = new JsonSerializerOptions(JsonSerializerDefaults.Web) { TypeInfoResolver = new DefaultJsonTypeInfoResolver() };
         Look(options);
         options.MakeReadOnly();
         return options;

@@ -1,11 +1,10 @@
 using System.Text.Json.Serialization;
-using SetFirm.Core.Events;
 using SetFirm.Core.Telling;
 
 namespace SetFirm.Answers;
 
-/// <summary>How the types of questions and reports are read and written, worked out while building: where code is interpreted, finding it out takes seconds.</summary>
-/// <remarks>Members of the closed families are not listed: they are found when they are met.</remarks>
+/// <summary>How reports are written, worked out while building: where code is interpreted, finding it out takes seconds.</summary>
+/// <remarks>Only for writing. What is read keeps to what its types say of themselves: a reader made while building forgets the value that stands where nothing is said. Members of the closed families are found when they are met.</remarks>
 [JsonSourceGenerationOptions(GenerationMode = JsonSourceGenerationMode.Metadata)]
 [JsonSerializable(typeof(PlanReport))]
 [JsonSerializable(typeof(CalendarReport))]
@@ -17,9 +16,4 @@ namespace SetFirm.Answers;
 [JsonSerializable(typeof(PracticesReport))]
 [JsonSerializable(typeof(RehearsalReport))]
 [JsonSerializable(typeof(StartsReport))]
-[JsonSerializable(typeof(JobEvent))]
-[JsonSerializable(typeof(AlongDto))]
-[JsonSerializable(typeof(LearntFactor[]))]
-[JsonSerializable(typeof(int?))]
-[JsonSerializable(typeof(IReadOnlyDictionary<string, string>))]
 internal sealed partial class WireTypes : JsonSerializerContext;

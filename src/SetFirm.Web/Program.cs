@@ -1,6 +1,8 @@
 using System.Net;
 using System.Reflection;
 using System.Threading.RateLimiting;
+using Microsoft.AspNetCore.DataProtection;
+using Microsoft.AspNetCore.DataProtection.KeyManagement;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
@@ -16,6 +18,7 @@ using SetFirm.Web.Jobs;
 using SetFirm.Web.Learning;
 using SetFirm.Web.Live;
 using SetFirm.Web.Plans;
+using SetFirm.Web.Sharing;
 using SetFirm.Web.Storage;
 using SetFirm.Web.Weather;
 using SetFirm.Web.Wire;
@@ -34,7 +37,38 @@ builder.WebHost.ConfigureKestrel(k =>
 {
     k.AddServerHeader = false;
     k.Limits.MaxRequestBodySize = Bodies.MostBytes;
+    HomeDoors.Mark(k, k.ApplicationServices.GetRequiredService<HomeCertificate>());
 });
+var doors = new HomeDoors();
+builder.Configuration.Sources.Add(doors);
+builder.Services.AddSingleton(doors);
+builder.Services.AddSingleton<HomeSettings>();
+builder.Services.AddSingleton<Preferences>();
+builder.Services.AddSingleton<HomeCertificate>();
+builder.Services.AddSingleton<Invitations>();
+builder.Services.AddSingleton<Devices>();
+builder.Services.AddSingleton<Sharing>();
+builder.Services.AddAuthentication(Door.Scheme).AddCookie(Door.Scheme, Door.Cookies);
+builder.Services.AddAuthorization(May.Policies);
+builder.Services.AddAntiforgery(o =>
+{
+    o.HeaderName = Door.TokenHeader;
+    o.Cookie.Name = "setfirm-token";
+    o.Cookie.SameSite = SameSiteMode.Strict;
+    o.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
+    o.SuppressXFrameOptionsHeader = true; // the content policy says it
+});
+if (writingContract)
+{
+    builder.Services.AddDataProtection().UseEphemeralDataProtectionProvider();
+}
+else
+{
+    builder.Services.AddDataProtection().SetApplicationName("SetFirm");
+    builder.Services.AddOptions<KeyManagementOptions>().Configure<HomeSettings>((o, settings) => o.XmlRepository = new KeysInData(settings));
+    builder.Services.AddHostedService<SharingAgain>();
+}
+
 builder.Services.ConfigureHttpJsonOptions(o => WireJson.Configure(o.SerializerOptions));
 builder.Services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true); // the same in every environment
 builder.Services.AddProblemDetails();
@@ -94,6 +128,7 @@ app.UseExceptionHandler(new ExceptionHandlerOptions
 });
 app.UseStatusCodePages();
 app.UseMiddleware<SameSite>();
+app.UseMiddleware<Door>();
 // On the machine itself there is no line to spare.
 app.UseWhen(http => http.Connection.RemoteIpAddress is { } from && !IPAddress.IsLoopback(from), far => far.UseResponseCompression());
 app.UseDefaultFiles();
@@ -105,9 +140,12 @@ app.UseStaticFiles(new StaticFileOptions
 app.Services.GetRequiredService<PlannerFiles>().Serve(app);
 // What is fetched once for a page is not counted.
 app.UseRateLimiter();
+app.UseAuthorization();
 app.MapOpenApi();
+app.MapJoin();
 
 var api = app.MapGroup("/api");
+api.ByMethod();
 api.MapHealth();
 api.MapForecast();
 api.MapWeatherFiles();
@@ -121,9 +159,11 @@ api.MapArchive();
 api.MapProbes();
 api.MapLive(app);
 api.MapCatalogue();
+api.MapSharing();
+api.MapPreferences();
 api.MapOutlines();
 // Any place that is neither a file nor in the service is a place in the page. (A fallback under /api would answer 404 for a wrong method or type.)
-app.MapFallbackToFile("{*path:nonfile:regex(^(?!(api|openapi|live)(/|$)).*$)}", "index.html");
+app.MapFallbackToFile("{*path:nonfile:regex(^(?!(api|openapi|live)(/|$)).*$)}", "index.html").ForLook();
 
 if (!writingContract)
 {

@@ -120,6 +120,7 @@ public sealed class Site : WebApplicationFactory<Program>
         builder.UseEnvironment("Testing");
         builder.UseSetting("SetFirm:Database", File);
         builder.UseSetting("SetFirm:PlanSeconds", "60"); // how fast a machine is that runs tests is another question
+        builder.UseSetting("SetFirm:Planner", ""); // what the page takes along is fetched where a test is about it
         foreach (var (key, value) in Settings)
         {
             builder.UseSetting(key, value);

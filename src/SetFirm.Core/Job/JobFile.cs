@@ -185,7 +185,7 @@ public static class JobFile
             MaxDepth = MaxDepth,
             WriteIndented = true,
             Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false) },
-            TypeInfoResolver = JobJson.Default.WithAddedModifier(ForgetIgnored),
+            TypeInfoResolver = new DefaultJsonTypeInfoResolver().WithAddedModifier(ForgetIgnored),
         };
         options.MakeReadOnly(populateMissingResolver: true);
         return options;

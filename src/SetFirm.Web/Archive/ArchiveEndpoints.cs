@@ -6,7 +6,9 @@ using Microsoft.AspNetCore.Http.Json;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Options;
 using NodaTime;
+using SetFirm.Web.Jobs;
 using SetFirm.Web.Learning;
+using SetFirm.Web.Sharing;
 using SetFirm.Web.Storage;
 using SetFirm.Web.Wire;
 
@@ -28,7 +30,7 @@ internal static class ArchiveEndpoints
 
     public static void MapArchive(this IEndpointRouteBuilder api)
     {
-        api.MapGet("/archive", GetAsync).WithName("GetArchive").Produces<byte[]>(200, Type);
+        api.MapGet("/archive", GetAsync).WithName("GetArchive").ForPlan().Produces<byte[]>(200, Type);
         api.MapPost("/archive", TakeAsync).WithName("TakeArchive").Accepts<byte[]>(Type).WithMetadata(new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(MostBytes))
             .Produces<ArchiveTaken>().ProducesProblem(409).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
         api.MapGet("/archive-schema", (IOptions<JsonOptions> json) => TypedResults.Text(Schema(json.Value.SerializerOptions).ToJsonString(), "application/schema+json"))
@@ -96,6 +98,7 @@ internal static class ArchiveEndpoints
 
         // What an empty yard may have noted gives way.
         await db.Things.ExecuteDeleteAsync(cancellation);
+        await db.Settings.Where(s => s.Name == Preferences.Key).ExecuteDeleteAsync(cancellation);
         await db.Prices.ExecuteDeleteAsync(cancellation);
         await db.Decisions.ExecuteDeleteAsync(cancellation);
         db.AddRange(rows);

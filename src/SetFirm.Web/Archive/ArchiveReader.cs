@@ -126,7 +126,7 @@ internal sealed class ArchiveReader
 
     private IEnumerable<object> Job(ArchivedJob said)
     {
-        Check(ArchiveWriter.Manifest, Moments.Has(said.CreatedAt) && Moments.Has(said.UpdatedAt) && Moments.Has(said.RemovedAt ?? said.CreatedAt), "a moment in it is not possible");
+        Check(ArchiveWriter.Manifest, Moments.Has(said.CreatedAt) && Moments.Has(said.UpdatedAt) && Moments.Has(said.RemovedAt ?? said.CreatedAt) && Moments.Has(said.PutAwayAt ?? said.CreatedAt), "a moment in it is not possible");
         Check(ArchiveWriter.Manifest, said.Version >= 1 && !said.Versions.Contains(null!) && !said.Pictures.Contains(null!), "a job in it is not whole");
         var path = ArchiveWriter.Job(said.Id);
         var text = Document(path, out var name);
@@ -139,6 +139,7 @@ internal sealed class ArchiveReader
             CreatedAt = said.CreatedAt,
             UpdatedAt = said.UpdatedAt,
             RemovedAt = said.RemovedAt,
+            PutAwayAt = said.PutAwayAt,
         };
         foreach (var row in Log(said.Id))
         {
@@ -225,8 +226,11 @@ internal sealed class ArchiveReader
                 && yard.Decisions.DistinctBy(d => d.Key).Count() == yard.Decisions.Count && yard.LeftOut.Distinct().Count() == yard.LeftOut.Count,
             "something stands in it twice");
         Check(path, yard.LeftOut.All(l => jobs.Contains(l.Job)), "it leaves out a pour of a job that is not there");
+        Check(path, yard.Preferences is not { } liked || Preferences.WrongIn(liked) is null, "a preference in it is not possible");
+        SettingRow[] settings = yard.Preferences is { } kept ? [new SettingRow { Name = Preferences.Key, Value = JsonSerializer.Serialize(kept, options) }] : [];
         return
         [
+            .. settings,
             .. yard.Things,
             .. yard.Prices,
             .. yard.Decisions.Select(d => new DecisionRow

@@ -5,6 +5,7 @@ using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using NodaTime;
 using SetFirm.Core.Learning;
+using SetFirm.Web.Jobs;
 using SetFirm.Web.Learning;
 using SetFirm.Web.Storage;
 
@@ -75,6 +76,7 @@ internal static class ArchiveWriter
                 CreatedAt = row.CreatedAt,
                 UpdatedAt = row.UpdatedAt,
                 RemovedAt = row.RemovedAt,
+                PutAwayAt = row.PutAwayAt,
                 Versions = [.. versions.Select(v => new ArchivedVersion(v.Version, v.SavedAt))],
                 Pictures = pictures,
             });
@@ -89,6 +91,8 @@ internal static class ArchiveWriter
             Decisions = [.. (await db.Decisions.AsNoTracking().OrderBy(d => d.Of).ThenBy(d => d.What).ThenBy(d => d.Who).ToListAsync(cancellation))
                 .Select(d => new ArchivedDecision(new LearntKey(d.Of, d.What, d.Who), d.Word, LearntShelf.Pours(d.By), LearntShelf.Pours(d.Before)))],
             LeftOut = [.. (await db.LeftOut.AsNoTracking().OrderBy(l => l.JobId).ThenBy(l => l.Pour).ToListAsync(cancellation)).Select(l => new PourId(l.JobId, l.Pour))],
+            Preferences = await db.Settings.AsNoTracking().Where(s => s.Name == Preferences.Key).Select(s => s.Value).SingleOrDefaultAsync(cancellation) is { } liked
+                ? JsonSerializer.Deserialize<PreferencesDto>(liked, options) : null,
         });
         var manifest = JsonSerializer.SerializeToUtf8Bytes(
             new YardManifest

@@ -1,5 +1,6 @@
 using NodaTime;
 using SetFirm.Core.Learning;
+using SetFirm.Web.Jobs;
 using SetFirm.Web.Storage;
 
 namespace SetFirm.Web.Archive;
@@ -47,6 +48,9 @@ public sealed record ArchivedJob
     /// <summary>Null where it was not.</summary>
     public Instant? RemovedAt { get; init; }
 
+    /// <summary>Null where it was not put away.</summary>
+    public Instant? PutAwayAt { get; init; }
+
     /// <summary>How it stood before, <c>jobs/ID/versions/VERSION.setfirm.json</c>.</summary>
     public required IReadOnlyList<ArchivedVersion> Versions { get; init; }
 
@@ -80,6 +84,9 @@ internal sealed record ArchivedYard
     public required IReadOnlyList<ArchivedDecision> Decisions { get; init; }
 
     public required IReadOnlyList<PourId> LeftOut { get; init; }
+
+    /// <summary>How the household likes things; null where it never said.</summary>
+    public PreferencesDto? Preferences { get; init; }
 }
 
 /// <summary>A word on a value that pours teach.</summary>

@@ -72,7 +72,11 @@ public sealed record JobLineDto(
     int Decisions,
     IReadOnlyList<TodayDto> Today,
     SketchDto? Outline,
-    LineState State);
+    LineState State)
+{
+    /// <summary>It was put away: kept, and out of the way.</summary>
+    public bool PutAway { get; init; }
+}
 
 /// <summary>A task whose day has come.</summary>
 /// <param name="Task">Which.</param>

@@ -44,6 +44,8 @@ internal static class JobEndpoints
             .ProducesProblem(400).ProducesProblem(404).ProducesProblem(412).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422).ProducesProblem(428);
         jobs.MapDelete("/{id:guid}", RemoveAsync).WithName("RemoveJob").Produces(204).ProducesProblem(404).ProducesProblem(412).ProducesProblem(428);
         jobs.MapPost("/{id:guid}/restore", RestoreAsync).WithName("RestoreJob").Produces<JobDto>().ProducesProblem(404);
+        jobs.MapPost("/{id:guid}/away", (Guid id, SetFirmDb db, IClock clock, CancellationToken c) => PutAwayAsync(id, clock.GetCurrentInstant(), db, c)).WithName("PutJobAway").Produces(204).ProducesProblem(404);
+        jobs.MapDelete("/{id:guid}/away", (Guid id, SetFirmDb db, CancellationToken c) => PutAwayAsync(id, null, db, c)).WithName("TakeJobOut").Produces(204).ProducesProblem(404);
         jobs.MapGet("/removed", ListRemovedAsync).WithName("ListRemoved").Produces<RemovedJobDto[]>();
         jobs.MapDelete("/removed", EmptyAsync).WithName("EmptyRemoved").Produces(204);
         jobs.MapGet("/{id:guid}/versions", ListVersionsAsync).WithName("ListVersions").Produces<PastVersionDto[]>().ProducesProblem(404);
@@ -54,7 +56,7 @@ internal static class JobEndpoints
 
     // Units come as text: a query is bound by the letter, and the contract writes them small.
     private static async Task<IResult> StartingAsync(
-        string? name, string? units, string? timeZone, string? kind, SetFirmDb db, JobWeather weather, LearntShelf learnt, IClock clock, CancellationToken cancellation)
+        string? name, string? units, string? timeZone, string? kind, SetFirmDb db, JobWeather weather, LearntShelf learnt, Preferences preferences, IClock clock, CancellationToken cancellation)
     {
         if (!Enum.TryParse<StartKind>(kind ?? nameof(StartKind.Slab), ignoreCase: true, out var poured) || !Enum.IsDefined(poured))
         {
@@ -70,7 +72,7 @@ internal static class JobEndpoints
         var start = StartingJob.Of(name ?? "", system, zone.Id, tomorrow, poured);
         var recent = await db.Jobs.AsNoTracking().Where(j => j.RemovedAt == null).OrderByDescending(j => j.UpdatedAt).Take(RecentJobs).ToListAsync(cancellation);
         var last = recent.Select(r => KeptJob.Read(r.Document)).OfType<JobRead.Ok>().Select(r => r.Document).FirstOrDefault(d => d.Units == system);
-        var job = await Things.PricesAsync(db, (last is null ? start : StartingJob.After(start, last)) with { Learnt = await learnt.InUseAsync(cancellation) }, cancellation);
+        var job = await Things.PricesAsync(db, preferences.Now.On(last is null ? start : StartingJob.After(start, last)) with { Learnt = await learnt.InUseAsync(cancellation) }, cancellation);
         // The best hour of the days ahead, or tomorrow at eight where none will do.
         var best = Planner.Starts(job, weather.Ahead(job), notBefore: zone.AtStartOfDay(tomorrow).ToInstant(), members: DayPlanner.BandMembers).First;
         return TypedResults.Ok(best is null ? job : job with
@@ -220,6 +222,10 @@ internal static class JobEndpoints
             : await db.Jobs.Where(j => j.Id == id && j.RemovedAt == null).Select(j => (int?)j.Version).SingleOrDefaultAsync(cancellation) is { } stands ? Problems.StaleVersion(stands)
             : Problems.NoSuchJob();
     }
+
+    // It stays as it is, and teaches what it taught; it is only out of the way.
+    private static async Task<IResult> PutAwayAsync(Guid id, Instant? at, SetFirmDb db, CancellationToken cancellation) =>
+        await db.Jobs.Where(j => j.Id == id && j.RemovedAt == null).ExecuteUpdateAsync(s => s.SetProperty(j => j.PutAwayAt, at), cancellation) == 1 ? TypedResults.NoContent() : Problems.NoSuchJob();
 
     private static async Task<IResult> RestoreAsync(Guid id, HttpContext http, SetFirmDb db, LearntShelf learnt, CancellationToken cancellation)
     {

@@ -12,6 +12,7 @@ using SetFirm.Core.Events;
 using SetFirm.Core.Job;
 using SetFirm.Web.Learning;
 using SetFirm.Web.Live;
+using SetFirm.Web.Sharing;
 using SetFirm.Web.Storage;
 using SetFirm.Web.Wire;
 
@@ -33,7 +34,7 @@ internal static class LogEndpoints
         var log = api.MapGroup("/jobs/{id:guid}/log");
         log.MapGet("", ListAsync).WithName("ListLog").Produces<LogLine[]>().ProducesProblem(404);
         log.MapGet("/csv", TableAsync).WithName("GetLogTable").Produces<string>(200, "text/csv").ProducesProblem(404);
-        log.MapPost("", AddAsync).WithName("AddLog").Accepts<JobEvent[]>("application/json").Produces<LogLine[]>()
+        log.MapPost("", AddAsync).WithName("AddLog").ForCrew().Accepts<JobEvent[]>("application/json").Produces<LogLine[]>()
             .ProducesProblem(400).ProducesProblem(404).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
     }
 

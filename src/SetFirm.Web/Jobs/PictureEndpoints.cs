@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.EntityFrameworkCore;
 using NodaTime;
+using SetFirm.Web.Sharing;
 using SetFirm.Web.Storage;
 using SetFirm.Web.Wire;
 
@@ -21,7 +22,7 @@ internal static class PictureEndpoints
     {
         var pictures = api.MapGroup("/jobs/{id:guid}/pictures/{picture:guid}");
         pictures.MapGet("", GetAsync).WithName("GetPicture").Produces<byte[]>(200, Type).ProducesProblem(404);
-        pictures.MapPut("", PutAsync).WithName("KeepPicture").Accepts<byte[]>(Type).WithMetadata(new RequestSizeLimitAttribute(MostBytes))
+        pictures.MapPut("", PutAsync).WithName("KeepPicture").ForCrew().Accepts<byte[]>(Type).WithMetadata(new RequestSizeLimitAttribute(MostBytes))
             .Produces(204).ProducesProblem(404).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
     }
 

@@ -93,10 +93,10 @@ internal sealed partial class YardLines(IServiceScopeFactory scopes, JobWeather 
     {
         if (head.Line is { } kept && head.Key?.EndsWith(Program, StringComparison.Ordinal) == true)
         {
-            return JsonSerializer.Deserialize<JobLineDto>(kept, json.Value.SerializerOptions)! with { Version = head.Version, Name = head.Name, UpdatedAt = head.UpdatedAt };
+            return JsonSerializer.Deserialize<JobLineDto>(kept, json.Value.SerializerOptions)! with { Version = head.Version, Name = head.Name, UpdatedAt = head.UpdatedAt, PutAway = head.IsPutAway };
         }
 
-        return YardLine.Bare(head.Id, head.Version, head.Name, head.UpdatedAt, head.IsDamaged ? LineState.Unplannable : LineState.Pending);
+        return YardLine.Bare(head.Id, head.Version, head.Name, head.UpdatedAt, head.IsDamaged ? LineState.Unplannable : LineState.Pending) with { PutAway = head.IsPutAway };
     }
 
     private async Task MakeAsync(Guid id, CancellationToken stop)
@@ -179,7 +179,7 @@ internal sealed partial class YardLines(IServiceScopeFactory scopes, JobWeather 
         .Where(j => j.RemovedAt == null && (one == null || j.Id == one)).OrderByDescending(j => j.UpdatedAt)
         .Select(j => new Head(
             j.Id, j.Version, j.Name, j.UpdatedAt, db.Log.Where(l => l.JobId == j.Id).Max(l => (long?)l.Seq) ?? 0,
-            db.Lines.Where(l => l.JobId == j.Id).Select(l => l.Key).FirstOrDefault(), db.Lines.Where(l => l.JobId == j.Id).Select(l => l.Line).FirstOrDefault()));
+            db.Lines.Where(l => l.JobId == j.Id).Select(l => l.Key).FirstOrDefault(), db.Lines.Where(l => l.JobId == j.Id).Select(l => l.Line).FirstOrDefault()) { IsPutAway = j.PutAwayAt != null });
 
     [LoggerMessage(LogLevel.Warning, "The line of job {Id} could not be made.")]
     private static partial void LogNotMade(ILogger logger, Exception e, Guid id);
@@ -187,5 +187,7 @@ internal sealed partial class YardLines(IServiceScopeFactory scopes, JobWeather 
     private sealed record Head(Guid Id, int Version, string Name, Instant UpdatedAt, long Seq, string? Key, string? Line)
     {
         public bool IsDamaged { get; init; }
+
+        public bool IsPutAway { get; init; }
     }
 }

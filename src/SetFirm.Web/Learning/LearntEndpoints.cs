@@ -14,6 +14,7 @@ using SetFirm.Core.Quantities;
 using SetFirm.Core.Weather;
 using SetFirm.Web.Jobs;
 using SetFirm.Web.Plans;
+using SetFirm.Web.Sharing;
 using SetFirm.Web.Storage;
 using SetFirm.Web.Weather;
 using SetFirm.Web.Wire;
@@ -102,7 +103,7 @@ internal static class LearntEndpoints
             .ProducesProblem(400).ProducesProblem(404).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
         learnt.MapPost("/record", LeaveAsync).WithName("LeaveOut").Accepts<RecordRequest>("application/json").Produces<LearntReport>()
             .ProducesProblem(400).ProducesProblem(404).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
-        learnt.MapPost("/effects", EffectsAsync).WithName("LearntEffects").Accepts<LearntKey>("application/json").Produces<LearntEffect[]>()
+        learnt.MapPost("/effects", EffectsAsync).WithName("LearntEffects").ForLook().Accepts<LearntKey>("application/json").Produces<LearntEffect[]>()
             .ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422).ProducesProblem(503);
     }
 

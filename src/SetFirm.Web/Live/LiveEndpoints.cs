@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using Microsoft.AspNetCore.SignalR;
 using NodaTime;
+using SetFirm.Web.Sharing;
 
 namespace SetFirm.Web.Live;
 
@@ -29,7 +30,7 @@ internal static class LiveEndpoints
 
     public static void MapLive(this IEndpointRouteBuilder api, IEndpointRouteBuilder app)
     {
-        app.MapHub<NewsHub>(NewsHub.Path);
+        app.MapHub<NewsHub>(NewsHub.Path).ForLook();
         api.MapGet("/clock", (IClock clock) => TypedResults.Ok(new ClockDto(clock.GetCurrentInstant(), (clock as Demo.FastClock)?.Times ?? 1))).WithName("getClock");
         api.MapGet("/jobs/{id:guid}/here", (Guid id, Presence presence) => TypedResults.Ok(presence.Of(id))).WithName("whoIsHere");
     }

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using Microsoft.AspNetCore.SignalR;
 using NodaTime;
+using SetFirm.Web.Sharing;
 
 namespace SetFirm.Web.Live;
 
@@ -37,7 +38,7 @@ internal sealed class Presence
 /// Tells devices that there is news of a job, and never what: they ask for the lines that they lack, by number, so that a message lost costs nothing.
 /// Messages: <c>news</c> (job, number of the last line), <c>here</c> (job), <c>changed</c> (job).
 /// </summary>
-internal sealed class NewsHub(Presence presence, IClock clock) : Hub
+internal sealed class NewsHub(Presence presence, Devices devices, IClock clock) : Hub
 {
     public const string Path = "/live";
 
@@ -67,8 +68,19 @@ internal sealed class NewsHub(Presence presence, IClock clock) : Hub
         await Clients.Group(GroupOf(job)).SendAsync("here", job);
     }
 
+    public override Task OnConnectedAsync()
+    {
+        if (Context.User is { } user && Door.DeviceOf(user) is var device && device != Guid.Empty)
+        {
+            devices.Opened(Context.ConnectionId, device, Context.Abort);
+        }
+
+        return base.OnConnectedAsync();
+    }
+
     public override async Task OnDisconnectedAsync(Exception? exception)
     {
+        devices.Closed(Context.ConnectionId);
         if (presence.Leave(Context.ConnectionId) is { } job)
         {
             await Clients.Group(GroupOf(job)).SendAsync("here", job);

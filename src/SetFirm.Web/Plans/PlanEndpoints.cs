@@ -4,6 +4,7 @@ using SetFirm.Answers;
 using SetFirm.Core.Job;
 using SetFirm.Core.Weather;
 using SetFirm.Web.Learning;
+using SetFirm.Web.Sharing;
 using SetFirm.Web.Weather;
 using SetFirm.Web.Wire;
 
@@ -17,11 +18,11 @@ internal static class PlanEndpoints
         {
             api.MapPost($"/{question.Name}", (HttpRequest request, JobWeather weather, LearntShelf shelf, PlanDesk desk, IOptions<JsonOptions> json, CancellationToken cancellation) =>
                     AnswerAsync(question, request, weather, shelf, desk, json, cancellation))
-                .WithName(question.Operation).Accepts<PlanRequest>("application/json").Produces(200, question.Report, "application/json")
+                .WithName(question.Operation).ForLook().Accepts<PlanRequest>("application/json").Produces(200, question.Report, "application/json")
                 .ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422).ProducesProblem(503);
         }
 
-        api.MapPost("/along", AlongAsync).WithName("TakeAlong").Accepts<JobDocument>("application/json").Produces<AlongDto>()
+        api.MapPost("/along", AlongAsync).WithName("TakeAlong").ForLook().Accepts<JobDocument>("application/json").Produces<AlongDto>()
             .ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
     }
 

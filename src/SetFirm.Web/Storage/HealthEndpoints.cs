@@ -2,6 +2,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using NodaTime;
+using SetFirm.Web.Sharing;
 using SetFirm.Web.Wire;
 
 namespace SetFirm.Web.Storage;
@@ -20,7 +21,7 @@ internal static class HealthEndpoints
     public static void MapHealth(this IEndpointRouteBuilder api)
     {
         api.MapGet("/health", Check).WithName("GetHealth").Produces<Health>().ProducesProblem(503);
-        api.MapGet("/backup", Backup).WithName("GetBackup").Produces<byte[]>(200, Media).ProducesProblem(503);
+        api.MapGet("/backup", Backup).WithName("GetBackup").ForPlan().Produces<byte[]>(200, Media).ProducesProblem(503);
     }
 
     private const string Media = "application/vnd.sqlite3";

@@ -2,6 +2,7 @@ using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 using NodaTime;
 using SetFirm.Core.Learning;
+using SetFirm.Web.Sharing;
 
 namespace SetFirm.Web.Storage;
 
@@ -23,6 +24,9 @@ internal sealed class JobRow
 
     /// <summary>Set when removed; kept so that it can be brought back.</summary>
     public Instant? RemovedAt { get; set; }
+
+    /// <summary>Set when put away: it is kept, and stands among the jobs of the yard no more.</summary>
+    public Instant? PutAwayAt { get; set; }
 }
 
 /// <summary>A job as it was before a change.</summary>
@@ -178,6 +182,28 @@ internal sealed class PriceRow
     public required string Date { get; set; }
 }
 
+/// <summary>What the program itself remembers.</summary>
+internal sealed class SettingRow
+{
+    public required string Name { get; set; }
+
+    public required string Value { get; set; }
+}
+
+/// <summary>A device of the household that has joined.</summary>
+internal sealed class DeviceRow
+{
+    public Guid Id { get; set; }
+
+    public required string Name { get; set; }
+
+    public DeviceRole Role { get; set; }
+
+    public Instant JoinedAt { get; set; }
+
+    public Instant SeenAt { get; set; }
+}
+
 internal sealed class SetFirmDb(DbContextOptions<SetFirmDb> options) : DbContext(options)
 {
     public DbSet<JobRow> Jobs => Set<JobRow>();
@@ -201,6 +227,10 @@ internal sealed class SetFirmDb(DbContextOptions<SetFirmDb> options) : DbContext
     public DbSet<ThingRow> Things => Set<ThingRow>();
 
     public DbSet<PriceRow> Prices => Set<PriceRow>();
+
+    public DbSet<SettingRow> Settings => Set<SettingRow>();
+
+    public DbSet<DeviceRow> Devices => Set<DeviceRow>();
 
     /// <summary>Keeps what a job's pours say in place of what was kept; of a job that has gone nothing.</summary>
     public Task<int> KeepReadingsAsync(Guid job, string key, string pours, CancellationToken cancellation) => Database.ExecuteSqlAsync(
@@ -264,6 +294,13 @@ internal sealed class SetFirmDb(DbContextOptions<SetFirmDb> options) : DbContext
         var price = modelBuilder.Entity<PriceRow>();
         price.ToTable("Prices");
         price.HasKey(x => new { x.Currency, x.Good });
+        var setting = modelBuilder.Entity<SettingRow>();
+        setting.ToTable("Settings");
+        setting.HasKey(s => s.Name);
+        var device = modelBuilder.Entity<DeviceRow>();
+        device.ToTable("Devices");
+        device.HasKey(d => d.Id);
+        device.Property(d => d.Role).HasConversion<string>();
         var log = modelBuilder.Entity<LogRow>();
         log.ToTable("Log");
         log.HasKey(l => new { l.JobId, l.Seq });

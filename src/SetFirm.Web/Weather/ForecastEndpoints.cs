@@ -5,6 +5,7 @@ using SetFirm.Core.Job;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Weather;
 using SetFirm.Web.Jobs;
+using SetFirm.Web.Sharing;
 using SetFirm.Web.Storage;
 using SetFirm.Web.Wire;
 
@@ -80,7 +81,7 @@ internal static class ForecastEndpoints
                 var typed = job.Site.Typed?.Days.Select(d => d.Date).ToHashSet() ?? [];
                 return TypedResults.Ok(Told(SiteWeather.Of(job, given), first, zone, forecast.IsSimulated && given.File is "", typed));
             })
-        .WithName("DaysAhead").Accepts<JobDocument>("application/json").Produces<ForecastDto>().ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
+        .WithName("DaysAhead").ForLook().Accepts<JobDocument>("application/json").Produces<ForecastDto>().ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
     }
 
     private static ForecastDto Told(HourlyWeather hours, LocalDate first, DateTimeZone zone, bool simulated, HashSet<string> typed)

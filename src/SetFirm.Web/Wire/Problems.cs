@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using SetFirm.Answers;
 using SetFirm.Core.Job;
+using SetFirm.Web.Sharing;
 
 namespace SetFirm.Web.Wire;
 
@@ -47,6 +48,17 @@ internal static class Problems
     public static ProblemHttpResult Busy() => Of(503, "busy", "Other plans are being made.", "Ask again in a moment; what you typed is kept.");
 
     public static ProblemHttpResult CrossSite() => Of(403, "cross-site", "Another site's page asks for this.", "Only Set Firm's own page changes what it keeps.");
+
+    public static ProblemHttpResult NotJoined() => Of(401, "not-joined", "This device has not joined.", "Open the page anew: it asks for the code.");
+
+    public static ProblemHttpResult NotForThisDevice(DeviceRole role) => Of(
+        403, "not-for-this-device", "This device may not do that.", role == DeviceRole.Crew ? "It tells what is done; jobs are changed on a device that plans." : "It was let in to look.");
+
+    public static ProblemHttpResult NoToken() => Of(400, "no-token", "The request does not come from our own page.", "Open the page anew.");
+
+    public static ProblemHttpResult NotShared(string why) => Of(409, "not-shared", "The home network was not let in.", why);
+
+    public static ProblemHttpResult NoSuchDevice() => Of(404, "no-such-device", "There is no such device.", "It may have been sent off.");
 
     public static ProblemHttpResult NotJson() => Of(415, "not-json", "JSON is wanted.", "Send the body as application/json.");
 

@@ -452,6 +452,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetSession"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/preferences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetPreferences"];
+        put: operations["SetPreferences"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/outlines/read": {
         parameters: {
             query?: never;
@@ -527,6 +559,22 @@ export interface paths {
         put?: never;
         post: operations["RestoreJob"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["PutJobAway"];
+        delete: operations["TakeJobOut"];
         options?: never;
         head?: never;
         patch?: never;
@@ -687,6 +735,54 @@ export interface paths {
         put?: never;
         post: operations["LearntEffects"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sharing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetSharing"];
+        put: operations["SetSharing"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sharing/invitation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["Invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sharing/devices/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["SendOff"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1780,6 +1876,27 @@ export interface components {
             /** @description Weather and evaporation, hour by hour. */
             hours: components["schemas"]["HourReport"][];
         };
+        /** @description A device that has joined. */
+        DeviceDto: {
+            /**
+             * Format: uuid
+             * @description Of it.
+             */
+            id: string;
+            /** @description As whoever holds it called it. */
+            name: string;
+            /** @description What it may do. */
+            role: components["schemas"]["DeviceRole"];
+            /** @description By the service's clock. */
+            joinedAt: components["schemas"]["Instant"];
+            /** @description It last asked for something, to the minute. */
+            seenAt: components["schemas"]["Instant"];
+        };
+        /**
+         * @description What a device may do, each more than the one before.
+         * @enum {unknown}
+         */
+        DeviceRole: "look" | "crew" | "plan";
         /** @description A distance that proves the layout: tape it between the two corners. */
         Diagonal: {
             /** Format: int32 */
@@ -3011,6 +3128,19 @@ export interface components {
              */
             moreHours: null | number;
         };
+        /** @description A code that lets devices join. */
+        InvitationDto: {
+            /** @description Eight letters and digits, none of which looks like another. */
+            code: string;
+            /** @description What who joins with it may do. */
+            role: components["schemas"]["DeviceRole"];
+            /** @description Good until then. */
+            until: components["schemas"]["Instant"];
+        };
+        /** @description Whom a code is for. */
+        InviteDto: {
+            role: components["schemas"]["DeviceRole"];
+        };
         /** @description One job: what a person said, in their words and units. This is also the file they save. */
         JobDocument: {
             /** @description Always `setfirm-job`. */
@@ -3822,6 +3952,8 @@ export interface components {
             outline: null | components["schemas"]["SketchDto"];
             /** @description Whether it was planned. */
             state: components["schemas"]["LineState"];
+            /** @description It was put away: kept, and out of the way. */
+            putAway?: boolean;
         };
         /**
          * @description Where a job stands at a moment, by its plan.
@@ -7160,6 +7292,27 @@ export interface components {
             /** @description Each with its ways. */
             practices: components["schemas"]["PracticeReport"][];
         };
+        /** @description How this household likes things: what a new job opens with, and how lengths are shown. What is left empty is not said. */
+        PreferencesDto: {
+            units: components["schemas"]["UnitSystem"];
+            /**
+             * Format: int32
+             * @description Inches are shown to so many parts: 8 or 16.
+             */
+            fraction: number;
+            /** @description Sign of the money, up to four characters. */
+            currency: string;
+            /** @description Somebody is up to wet it from then on, as 07:00. */
+            wakeFrom: string;
+            wakeUntil: string;
+            /**
+             * Format: double
+             * @description Of home, degrees; null where it is not said.
+             */
+            latitude?: null | number;
+            /** Format: double */
+            longitude?: null | number;
+        };
         /** @description A device that has a job's board open. */
         Present: {
             /** @description As it calls itself. */
@@ -7444,6 +7597,15 @@ export interface components {
             /** @description Its causes, mending and when. */
             why: components["schemas"]["FaultReport"];
         };
+        /** @description Whose page this is. */
+        SessionDto: {
+            /** @description What this device may do. */
+            role: components["schemas"]["DeviceRole"];
+            /** @description It is the machine that the program runs on. */
+            near: boolean;
+            /** @description To be sent with whatever changes something (X-SetFirm-Token); null where none is wanted. */
+            token: null | string;
+        };
         /**
          * @description How much a finding matters.
          * @enum {unknown}
@@ -7473,6 +7635,18 @@ export interface components {
              * @description Litres with waste.
              */
             orderL: number;
+        };
+        /** @description Who is let in. */
+        SharingDto: {
+            /** @description The home network is. */
+            on: boolean;
+            /** @description Over HTTPS. */
+            safe: boolean;
+            /** @description Where others open it, what most reach first. */
+            places: string[];
+            invitation: null | components["schemas"]["InvitationDto"];
+            /** @description That have joined. */
+            devices: components["schemas"]["DeviceDto"][];
         };
         /** @description Something that need not be bought. */
         ShedDocument: {
@@ -8097,6 +8271,12 @@ export interface components {
              * @description Money that an hour counts in the curve.
              */
             hourWorth: number;
+        };
+        /** @description The switch. */
+        SwitchDto: {
+            on: boolean;
+            /** @description Over HTTPS, with the machine's own certificate. */
+            safe: boolean;
         };
         TapedCornerDocument: {
             /** @description A length from nail A. */
@@ -10826,6 +11006,106 @@ export interface operations {
             };
         };
     };
+    GetSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionDto"];
+                };
+            };
+        };
+    };
+    GetPreferences: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PreferencesDto"];
+                };
+            };
+        };
+    };
+    SetPreferences: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PreferencesDto"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PreferencesDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     ReadOutline: {
         parameters: {
             query?: never;
@@ -11159,6 +11439,64 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["JobDto"];
                 };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PutJobAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    TakeJobOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Not Found */
             404: {
@@ -11727,6 +12065,175 @@ export interface operations {
             };
             /** @description Service Unavailable */
             503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetSharing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharingDto"];
+                };
+            };
+        };
+    };
+    SetSharing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SwitchDto"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharingDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    Invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InviteDto"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharingDto"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    SendOff: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -7,12 +7,13 @@ import { api, type Job, type JobDocument, type PlanReport, type Remedy, type Ste
 import { AppFrame } from './AppFrame';
 import { formatsFor } from '../format/format';
 import { fileName, saveFile } from '../common/saveFile';
-import { app, paper, save as saveWords, shop, steps, stepStates, tasks } from '../words';
+import { app, compare, paper, save as saveWords, shop, steps, stepStates, tasks } from '../words';
 import { DiaryContext, DocumentContext, EditingContext, PlannedContext } from '../job/JobContext';
 import classes from './JobPage.module.css';
 import { setAt, told } from '../job/pointer';
 import type { Saver } from '../job/saver';
 import { useDiary } from '../job/useDiary';
+import { useRole } from '../own/useRole';
 import { useJob } from '../job/useJob';
 import { useLeft, type Left } from '../job/useLeft';
 import { tryAgain } from '../job/sending';
@@ -22,9 +23,9 @@ import { usePlan, usePlanAhead } from '../job/usePlan';
 type Planned = Exclude<StepName, 'pour'> | Thread;
 
 /** No steps of their own: threads through all of them. */
-type Thread = 'tasks' | 'shop' | 'paper';
+type Thread = 'tasks' | 'shop' | 'paper' | 'compare';
 
-const threads: Record<Thread, { title: string; link: string }> = { tasks, shop, paper };
+const threads: Record<Thread, { title: string; link: string }> = { tasks, shop, paper, compare };
 
 const titleOf = (step: Planned): string =>
   step in threads ? threads[step as Thread].title : steps[step as StepName];
@@ -41,6 +42,7 @@ const views: Record<Planned, React.LazyExoticComponent<() => React.ReactNode>> =
   tasks: lazy(() => import('../steps/tasks/TasksStep').then((m) => ({ default: m.TasksStep }))),
   shop: lazy(() => import('../steps/shop/ShopStep').then((m) => ({ default: m.ShopStep }))),
   paper: lazy(() => import('../steps/paper/PaperStep').then((m) => ({ default: m.PaperStep }))),
+  compare: lazy(() => import('../steps/compare/CompareStep').then((m) => ({ default: m.CompareStep }))),
 };
 
 const VersionSheet = lazy(() => import('./VersionSheet').then((m) => ({ default: m.VersionSheet })));
@@ -96,6 +98,8 @@ function Rail({ id, report }: { id: string; report: PlanReport | undefined }) {
     </nav>
   );
 }
+
+const nothing = () => undefined;
 
 const useSaveState = (saver: Saver) => useSyncExternalStore(saver.subscribe, saver.current);
 
@@ -159,7 +163,11 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: Planned }) {
   const diary = useDiary(job.id, left.lines);
   const [pour, choosePour] = useState<string | null>(null);
   const edited = useJob(job, left.drafts, usePlanAhead(diary.lines, pour));
-  const { document, edit, set } = edited;
+  const role = useRole();
+  const plans = role === 'plan';
+  // A device that only looks or tells changes nothing: its page shows what stands.
+  const { document } = edited;
+  const { edit, set } = plans ? edited : { edit: nothing, set: nothing };
   const { report, sections, refused, failed } = usePlan(document, diary.lines, pour);
   const [chosen, choose] = useState(0);
   const [past, setPast] = useState(false);
@@ -217,6 +225,7 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: Planned }) {
           aria-label={app.jobName}
           value={document.name}
           maxLength={120}
+          readOnly={!plans}
           onChange={(e) => {
             set('/name', e.currentTarget.value);
           }}
@@ -229,13 +238,13 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: Planned }) {
             label={saveWords.undo}
             icon={IconArrowBackUp}
             onClick={edited.undo}
-            disabled={!edited.canUndo}
+            disabled={!plans || !edited.canUndo}
           />
           <HeadButton
             label={saveWords.redo}
             icon={IconArrowForwardUp}
             onClick={edited.redo}
-            disabled={!edited.canRedo}
+            disabled={!plans || !edited.canRedo}
           />
           <Button
             size="compact-sm"
@@ -277,6 +286,11 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: Planned }) {
             }}
           />
         </Suspense>
+      )}
+      {!plans && (
+        <div className={classes.conflict} role="note">
+          {app.mayOnly[role]}
+        </div>
       )}
       <Conflict saver={edited.saver} onTheirs={() => void edited.takeTheirs()} />
       {(failed || refused !== null) && (
@@ -339,7 +353,7 @@ export function JobPage() {
       refetchInterval: (q) => (q.state.status === 'error' && !isGone(q.state.error) ? RETRY_MS : false),
     },
   );
-  const left = useLeft(id, job.data?.document.version ?? null);
+  const left = useLeft(id, job.data?.document.version ?? null, true);
   if (step === undefined || !(step in views)) return <Navigate to={`/jobs/${id}/shape`} replace />;
   // What is open stays open, whatever comes of asking for it again.
   if (job.data && left)

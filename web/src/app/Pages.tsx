@@ -1,4 +1,6 @@
 import { Suspense, lazy } from 'react';
+import { api } from '../api/client';
+import { showInchesTo } from '../format/format';
 import { Route, Routes } from 'react-router';
 
 // Each page is fetched for itself: who opens one does not wait for the others.
@@ -7,10 +9,14 @@ const BoardPage = lazy(() => import('../board/BoardPage'));
 const RehearsePage = lazy(() => import('../board/RehearsePage'));
 const LessonPage = lazy(() => import('../board/LessonPage'));
 const SeasonPage = lazy(() => import('../yard/SeasonPage').then((m) => ({ default: m.SeasonPage })));
+const HouseholdPage = lazy(() => import('../yard/HouseholdPage').then((m) => ({ default: m.HouseholdPage })));
 const YardPage = lazy(() => import('../yard/YardPage').then((m) => ({ default: m.YardPage })));
 
 /** Every page there is. */
 export function Pages() {
+  // How the household likes lengths shown, wherever they are.
+  const { data: liked } = api.useQuery('get', '/api/preferences', {}, { staleTime: Infinity });
+  showInchesTo(liked?.fraction ?? 16);
   return (
     <Suspense>
       <Routes>
@@ -18,6 +24,7 @@ export function Pages() {
         <Route path="/jobs/:id/rehearse" element={<RehearsePage />} />
         <Route path="/lessons/:lesson" element={<LessonPage />} />
         <Route path="/jobs/:id/:step?" element={<JobPage />} />
+        <Route path="/household" element={<HouseholdPage />} />
         <Route path="/season" element={<SeasonPage />} />
         <Route path="*" element={<YardPage />} />
       </Routes>

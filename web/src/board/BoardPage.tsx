@@ -121,10 +121,18 @@ export default function BoardPage() {
     { params: { path: { id } } },
     { retry: true, retryDelay: RETRY_MS },
   );
-  const left = useLeft(id, job.data?.document.version ?? null);
+  const left = useLeft(id, job.data?.document.version ?? null, false);
   const { refetch } = job;
   const changed = useCallback(() => void refetch(), [refetch]);
-  if (!job.data || !left) {
+  // What was typed here and has not arrived is what is poured, unless another has changed the job since.
+  const typed = left?.drafts[0];
+  const now = useMemo(
+    () =>
+      job.data &&
+      (typed?.version === job.data.version ? { ...job.data, document: typed.document } : job.data),
+    [job.data, typed],
+  );
+  if (!now || !left) {
     return (
       <main className={classes.noDay}>
         <p>{job.isError ? app.notFound : app.loading}</p>
@@ -134,7 +142,7 @@ export default function BoardPage() {
   }
   return (
     <main>
-      <Live key={id} job={job.data} left={left.lines} onChanged={changed} />
+      <Live key={id} job={now} left={left.lines} onChanged={changed} />
     </main>
   );
 }

@@ -7,6 +7,7 @@ import {
   formatsFor,
   grade,
   number,
+  showInchesTo,
   eighths,
   ticks,
 } from './format';
@@ -133,4 +134,13 @@ describe('places in a drawing', () => {
     expect(grade(1.5)).toBe('1.5 %');
     expect(grade(2)).toBe('2 %');
   });
+});
+
+test('inches are shown to sixteenths, or to eighths where those are liked', () => {
+  expect(feetInches(1000)).toBe('3′ 3 3/8″');
+  expect(feetInches(995)).toBe('3′ 3 3/16″');
+  showInchesTo(8);
+  expect(feetInches(995)).toBe('3′ 3 1/8″');
+  expect(feetInches(304.8)).toBe('1′');
+  showInchesTo(16);
 });

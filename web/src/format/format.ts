@@ -45,9 +45,15 @@ function gcd(a: number, b: number): number {
   return b === 0 ? a : gcd(b, a % b);
 }
 
-/** Feet and inches to the nearest sixteenth: 12′ 6 1/2″. */
+/** Parts of an inch that lengths are shown to: sixteenths, or eighths where a household likes those. */
+let inchParts = 16;
+export const showInchesTo = (parts: number): void => {
+  inchParts = parts === 8 ? 8 : 16;
+};
+
+/** Feet and inches to the nearest sixteenth or eighth: 12′ 6 1/2″. */
 export function feetInches(mm: number): string {
-  const sixteenths = Math.round((mm / INCH_MM) * 16);
+  const sixteenths = Math.round((mm / INCH_MM) * inchParts) * (16 / inchParts);
   const feet = Math.floor(sixteenths / (12 * 16));
   const inches = Math.floor((sixteenths - feet * 12 * 16) / 16);
   const part = sixteenths % 16;

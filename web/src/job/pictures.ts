@@ -1,3 +1,4 @@
+import { ownFetch } from '../own/session';
 import { dropPicture, keepPicture, picturesLeft } from './device';
 import { tryAgain } from './sending';
 
@@ -53,7 +54,7 @@ export async function sendPictures(): Promise<boolean> {
   try {
     for (const { id, job, image } of await picturesLeft()) {
       if (refused.has(id)) continue;
-      const answer = await fetch(placeOf(job, id), {
+      const answer = await ownFetch(placeOf(job, id), {
         method: 'PUT',
         body: image,
         headers: { 'Content-Type': 'image/jpeg' },

@@ -3,6 +3,7 @@ import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from '
 import { http, type JobEvent } from '../api/client';
 import { dropLines, keepLine } from './device';
 import { DiarySender, type DiaryState } from './diary';
+import { sessionNow } from '../own/session';
 import { sendLines } from './sending';
 
 type Without<E, K extends PropertyKey> = E extends unknown ? Omit<E, K> : never;
@@ -54,6 +55,7 @@ export function useDiary(job: string, left: JobEvent[]): DiaryHandle {
   const tell = useCallback(
     (what: Telling, by: ToldBy = {}) => {
       const id = newId();
+      if (sessionNow().role === 'look') return id; // it was let in to look
       const { note = '', device = '', at = new Date().toISOString() } = by;
       void sender.tell({ ...what, id, at, device, note });
       return id;

@@ -11,12 +11,13 @@ export interface Left {
 /**
  * What was typed here before and has not arrived; null until the device was asked.
  * @param form The version of documents that the program has now; null while that is not known.
+ * @param edits The page goes on with a draft itself; else it is sent as from any page.
  */
-export function useLeft(job: string, form: number | null): Left | null {
+export function useLeft(job: string, form: number | null, edits: boolean): Left | null {
   const [left, setLeft] = useState<{ job: string; left: Left } | null>(null);
   useEffect(() => {
-    takeInHand(job);
-  }, [job]);
+    if (edits) takeInHand(job);
+  }, [job, edits]);
   useEffect(() => {
     if (form === null) return;
     let gone = false;

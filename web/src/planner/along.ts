@@ -16,7 +16,7 @@ interface Shape extends DBSchema {
 /** What of a job the weather goes by. */
 interface Situated {
   timeZone: string;
-  site: { latitude: string; longitude: string; weatherFile: string };
+  site: { latitude: number | null; longitude: number | null; weatherFile: string };
   day: { date: string };
   pours: { date: string }[];
 }
@@ -79,11 +79,15 @@ export class AlongShelf {
   }
 
   private store(): Promise<IDBPDatabase<Shape> | null> {
-    this.db ??= openDB<Shape>('setfirm-along', 1, {
-      upgrade(db) {
-        db.createObjectStore('along', { keyPath: 'key' });
-      },
-    }).catch(() => null);
+    this.db ??= Promise.resolve()
+      .then(() =>
+        openDB<Shape>('setfirm-along', 1, {
+          upgrade(db) {
+            db.createObjectStore('along', { keyPath: 'key' });
+          },
+        }),
+      )
+      .catch(() => null);
     return this.db;
   }
 

@@ -1,3 +1,4 @@
+import { ownFetch } from '../own/session';
 import { AlongShelf, keyOf } from './along';
 import { PlannerHere, type Plain } from './here';
 import { takeYard } from './takeYard';
@@ -235,7 +236,7 @@ async function takeAlong(body: string): Promise<void> {
   const document = documentIn(body);
   const key = keyOf(document);
   if (!(await shelf.wants(key))) return;
-  const response = await fetch('/api/along', {
+  const response = await ownFetch('/api/along', {
     method: 'POST',
     headers: { 'Content-Type': 'application/json' },
     body: JSON.stringify(document),
@@ -258,6 +259,7 @@ function settle(body: string): void {
         warmed = true;
         for (let times = 0; times < 3; times++) await near.answer('plan', body);
         await takeYard();
+        document.documentElement.dataset.planner = 'here';
       })
       .catch(() => {
         warmed = false; // it is not there yet, or the line is gone: with the next plan, then
@@ -266,9 +268,8 @@ function settle(body: string): void {
 }
 
 export const asking = new Asking({
-  far: (...a) => fetch(...a),
+  far: ownFetch,
   near,
   answered: settle,
   changed: () => void shelf.age(),
 });
-window.addEventListener('online', () => void asking.look());

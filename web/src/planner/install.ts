@@ -1,3 +1,5 @@
+import { asking } from './ask';
+
 /** Long enough after the page stands that nothing else is waited for. */
 const QUIET_MS = 2_500;
 
@@ -42,6 +44,7 @@ async function register(): Promise<void> {
 
 /** Keeps the program on this device, where the browser lets it: on the machine itself, and over HTTPS. */
 export function install(): void {
+  window.addEventListener('online', () => void asking.look());
   if (!('serviceWorker' in navigator) || !import.meta.env.PROD) return;
   setTimeout(() => void register().catch(() => undefined), QUIET_MS);
 }

@@ -14,3 +14,4 @@ export * from './shop';
 export * from './faults';
 export * from './paper';
 export * from './lookback';
+export * from './household';

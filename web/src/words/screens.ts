@@ -30,6 +30,11 @@ export const app = {
   plannedHere: 'Planned on this device',
   plannedHereLong:
     'The program does not answer, so this device plans by itself, with 20 ways the day may go. What you tell is kept here and sent when it is back.',
+  onlyPlan: 'This is settled on a device that plans.',
+  mayOnly: {
+    look: 'This device was let in to look: nothing is changed from here.',
+    crew: 'This device tells what is done. The job itself is changed on a device that plans.',
+  },
   newer: 'A newer Set Firm is here.',
   takeNewer: 'Use it',
 };
@@ -98,6 +103,9 @@ export const yard = {
   practise: 'Rehearse a pour',
   remove: 'Remove',
   copy: 'Copy',
+  putAway: 'Put away',
+  takeOut: 'Take out',
+  putAwayJobs: (n: string) => `Put away (${n})`,
   copyOf: (name: string) => `${name}, again`,
   search: 'Search the jobs',
   notFound: (sought: string) => `No job is called ${sought}.`,

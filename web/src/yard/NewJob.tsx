@@ -2,7 +2,7 @@ import { Button, FileButton, Group, SegmentedControl, TextInput } from '@mantine
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { http, type Enum, type JobDocument, type Units } from '../api/client';
+import { api, http, type Enum, type JobDocument, type Units } from '../api/client';
 import { KindPicture } from '../drawing/KindPicture';
 import { app, save as saveWords, startKinds, yard as words } from '../words';
 import classes from './YardPage.module.css';
@@ -15,7 +15,9 @@ export function NewJob() {
   const navigate = useNavigate();
   const client = useQueryClient();
   const [name, setName] = useState('');
-  const [units, setUnits] = useState<Units>('metric');
+  const { data: liked } = api.useQuery('get', '/api/preferences', {}, { staleTime: 10_000 });
+  const [chosen, setUnits] = useState<Units | null>(null);
+  const units = chosen ?? liked?.units ?? 'metric';
   const [kind, setKind] = useState<Enum<'StartKind'>>('slab');
   const [wrong, setWrong] = useState<string | null>(null);
 

@@ -5,7 +5,14 @@ import { Link } from 'react-router';
 import { api, http, type JobLine } from '../api/client';
 import { AppFrame } from '../app/AppFrame';
 import { formatsFor, number, type Formats } from '../format/format';
-import { app, pours as pourWords, season as seasonWords, yard as words } from '../words';
+import { useRole } from '../own/useRole';
+import {
+  app,
+  household as householdWords,
+  pours as pourWords,
+  season as seasonWords,
+  yard as words,
+} from '../words';
 import { NewJob } from './NewJob';
 import { Practise } from './Practise';
 import { RemovedJobs } from './RemovedJobs';
@@ -57,11 +64,13 @@ function gist(job: JobLine, f: Formats): string {
 
 interface JobRowProps {
   job: JobLine;
+  plans: boolean;
+  onAway: (job: JobLine) => void;
   onRemove: (job: JobLine) => void;
   onCopy: (job: JobLine) => void;
 }
 
-function JobRow({ job, onRemove, onCopy }: JobRowProps) {
+function JobRow({ job, plans, onAway, onRemove, onCopy }: JobRowProps) {
   const format = formatsFor(job.units, job.timeZone);
   return (
     <li className={classes.job} data-testid="job">
@@ -85,26 +94,37 @@ function JobRow({ job, onRemove, onCopy }: JobRowProps) {
             <p className={classes.decisions}>{words.decisions(job.decisions)}</p>
           )}
       </div>
-      <div className={classes.acts}>
-        <UnstyledButton
-          className={classes.remove}
-          aria-label={`${words.copy}: ${job.name}`}
-          onClick={() => {
-            onCopy(job);
-          }}
-        >
-          {words.copy}
-        </UnstyledButton>
-        <UnstyledButton
-          className={classes.remove}
-          aria-label={`${words.remove}: ${job.name}`}
-          onClick={() => {
-            onRemove(job);
-          }}
-        >
-          {words.remove}
-        </UnstyledButton>
-      </div>
+      {plans && (
+        <div className={classes.acts}>
+          <UnstyledButton
+            className={classes.remove}
+            aria-label={`${words.copy}: ${job.name}`}
+            onClick={() => {
+              onCopy(job);
+            }}
+          >
+            {words.copy}
+          </UnstyledButton>
+          <UnstyledButton
+            className={classes.remove}
+            aria-label={`${job.putAway ? words.takeOut : words.putAway}: ${job.name}`}
+            onClick={() => {
+              onAway(job);
+            }}
+          >
+            {job.putAway ? words.takeOut : words.putAway}
+          </UnstyledButton>
+          <UnstyledButton
+            className={classes.remove}
+            aria-label={`${words.remove}: ${job.name}`}
+            onClick={() => {
+              onRemove(job);
+            }}
+          >
+            {words.remove}
+          </UnstyledButton>
+        </div>
+      )}
     </li>
   );
 }
@@ -143,6 +163,8 @@ export function YardPage() {
   const client = useQueryClient();
   const [sought, setSought] = useState('');
   const found = (jobs.data ?? []).filter((j) => holds(j.name, sought));
+  const kept = found.filter((j) => j.putAway);
+  const plans = useRole() === 'plan';
   const [removed, setRemoved] = useState<JobLine | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const refresh = async () => {
@@ -164,6 +186,14 @@ export function YardPage() {
           : app.failed,
     );
     if (gone?.response.ok) setRemoved(job);
+    await refresh();
+  };
+  const away = async (job: JobLine) => {
+    const path = { params: { path: { id: job.id } } };
+    const done = await (
+      job.putAway ? http.DELETE('/api/jobs/{id}/away', path) : http.POST('/api/jobs/{id}/away', path)
+    ).catch(() => null);
+    setWrong(done?.response.ok ? null : app.failed);
     await refresh();
   };
   // As it was said; what was told of the first is not of the second.
@@ -219,7 +249,7 @@ export function YardPage() {
           {sought !== '' && found.length === 0 && <p className={classes.gist}>{words.notFound(sought)}</p>}
           {jobs.data?.length === 0 && <p className={classes.gist}>{words.empty}</p>}
           {groups.map(({ title, phases }) => {
-            const here = found.filter((j) => phases.includes(j.phase));
+            const here = found.filter((j) => !j.putAway && phases.includes(j.phase));
             return here.length === 0 ? null : (
               <section key={title}>
                 <h2 className={classes.groupTitle}>{title}</h2>
@@ -228,6 +258,8 @@ export function YardPage() {
                     <JobRow
                       key={job.id}
                       job={job}
+                      plans={plans}
+                      onAway={(j) => void away(j)}
                       onRemove={(j) => void remove(j)}
                       onCopy={(j) => void copy(j)}
                     />
@@ -236,14 +268,37 @@ export function YardPage() {
               </section>
             );
           })}
-          <RemovedJobs onChange={refresh} />
+          {kept.length > 0 && (
+            <details className={classes.gone} data-testid="put-away" open={sought !== ''}>
+              <summary>{words.putAwayJobs(number(kept.length))}</summary>
+              <ul className={classes.list}>
+                {kept.map((job) => (
+                  <JobRow
+                    key={job.id}
+                    job={job}
+                    plans={plans}
+                    onAway={(j) => void away(j)}
+                    onRemove={(j) => void remove(j)}
+                    onCopy={(j) => void copy(j)}
+                  />
+                ))}
+              </ul>
+            </details>
+          )}
+          {plans && <RemovedJobs onChange={refresh} />}
         </div>
         <aside className={classes.side}>
-          <NewJob />
+          {plans && <NewJob />}
           <Week />
           <Practise />
           <p className={classes.season}>
             <Link to="/season">{seasonWords.link}</Link>
+            {plans && (
+              <>
+                <br />
+                <Link to="/household">{householdWords.link}</Link>
+              </>
+            )}
           </p>
         </aside>
       </div>

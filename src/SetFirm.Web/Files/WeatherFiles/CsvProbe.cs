@@ -6,6 +6,7 @@ using NodaTime;
 using SetFirm.Core.Events;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Quantities;
+using SetFirm.Web.Sharing;
 using SetFirm.Web.Wire;
 
 namespace SetFirm.Web.Files.WeatherFiles;
@@ -24,7 +25,7 @@ internal static class CsvProbe
 
     private static readonly string[] Names = ["slab", "probe", "concrete", "core", "temp"];
 
-    public static void MapProbes(this IEndpointRouteBuilder api) => api.MapPost("/probes", ReadAsync).WithName("ReadProbe")
+    public static void MapProbes(this IEndpointRouteBuilder api) => api.MapPost("/probes", ReadAsync).WithName("ReadProbe").ForCrew()
         .Accepts<string>("text/plain").WithMetadata(new RequestSizeLimitAttribute(MostBytes)).Produces<ProbeRead>().ProducesProblem(413).ProducesProblem(422);
 
     private static async Task<IResult> ReadAsync(string timeZone, HttpRequest request, CancellationToken cancellation)

@@ -45,6 +45,31 @@ namespace SetFirm.Web.Storage.Migrations
                     b.ToTable("Decisions", (string)null);
                 });
 
+            modelBuilder.Entity("SetFirm.Web.Storage.DeviceRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("JoinedAt")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Role")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("SeenAt")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("Devices", (string)null);
+                });
+
             modelBuilder.Entity("SetFirm.Web.Storage.JobRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -61,6 +86,9 @@ namespace SetFirm.Web.Storage.Migrations
                     b.Property<string>("Name")
                         .IsRequired()
                         .HasColumnType("TEXT");
+
+                    b.Property<long?>("PutAwayAt")
+                        .HasColumnType("INTEGER");
 
                     b.Property<long?>("RemovedAt")
                         .HasColumnType("INTEGER");
@@ -195,6 +223,20 @@ namespace SetFirm.Web.Storage.Migrations
                     b.HasKey("JobId");
 
                     b.ToTable("Readings", (string)null);
+                });
+
+            modelBuilder.Entity("SetFirm.Web.Storage.SettingRow", b =>
+                {
+                    b.Property<string>("Name")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Value")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Name");
+
+                    b.ToTable("Settings", (string)null);
                 });
 
             modelBuilder.Entity("SetFirm.Web.Storage.ThingRow", b =>

@@ -1,0 +1,141 @@
+using System.Globalization;
+using System.Net;
+using System.Net.Sockets;
+
+namespace SetFirm.Web.Sharing;
+
+/// <summary>Whether the home network is let in, and by which doors.</summary>
+internal sealed partial class Sharing(HomeDoors doors, HomeSettings settings, HomeCertificate certificate, Invitations invitations, IConfiguration configuration, ILogger<Sharing> log) : IDisposable
+{
+    private const string OnKey = "sharing";
+    private const int UsualPort = 5081;
+    private const int UsualSafePort = 5444;
+
+    /// <summary>Doors open in a moment, or not at all.</summary>
+    private const int Looks = 60;
+
+    private static readonly TimeSpan Look = TimeSpan.FromMilliseconds(50);
+
+    private readonly SemaphoreSlim turn = new(1, 1);
+
+    // As it was before any door was opened.
+    private readonly string ownHosts = configuration["AllowedHosts"] ?? "";
+
+    public bool IsOn { get; private set; }
+
+    /// <summary>Over HTTPS too, with the machine's own certificate.</summary>
+    public bool IsSafe { get; private set; }
+
+    /// <summary>Port of the plain door.</summary>
+    public int Port => configuration.GetValue("SetFirm:SharePort", UsualPort);
+
+    public int SafePort => configuration.GetValue("SetFirm:ShareSafePort", UsualSafePort);
+
+    /// <summary>Address that is listened at; all of the machine's where nothing is said.</summary>
+    private string Address => configuration["SetFirm:ShareAddress"] ?? "0.0.0.0";
+
+    /// <summary>What others call this machine by.</summary>
+    public IReadOnlyList<string> Names =>
+        Address is "0.0.0.0" ? [.. HomeAddresses.All().Select(a => a.ToString()), Dns.GetHostName(), Dns.GetHostName() + ".local"] : [Address];
+
+    /// <summary>Where others open it.</summary>
+    public IReadOnlyList<string> Places => IsOn ? [.. Names.Select(n => IsSafe ? $"https://{n}:{SafePort}" : $"http://{n}:{Port}")] : [];
+
+    /// <summary>As it was left.</summary>
+    public async Task ResumeAsync()
+    {
+        if (settings.Read(OnKey) is { } kept && kept != "off" && await SetAsync(true, kept == "safe", CancellationToken.None) is { } trouble)
+        {
+            NotLetIn(trouble);
+        }
+    }
+
+    /// <summary>Opens or closes the doors, and remembers it.</summary>
+    /// <returns>Why it could not be done; null where it was.</returns>
+    public async Task<string?> SetAsync(bool on, bool safe, CancellationToken cancellation)
+    {
+        await turn.WaitAsync(cancellation);
+        try
+        {
+            if (!on)
+            {
+                doors.Close();
+                invitations.Close();
+                (IsOn, IsSafe) = (false, false);
+                settings.Write(OnKey, "off");
+                return null;
+            }
+
+            int[] wanted = safe ? [Port, SafePort] : [Port];
+            int[] open = IsOn ? IsSafe ? [Port, SafePort] : [Port] : [];
+            foreach (var port in wanted.Except(open))
+            {
+                if (Taken(port))
+                {
+                    return string.Create(CultureInfo.InvariantCulture, $"Something else on this machine listens at port {port} already.");
+                }
+            }
+
+            if (safe)
+            {
+                certificate.For(Names);
+            }
+
+            doors.Open(ownHosts, Url("http", Port), safe ? Url("https", SafePort) : null, Names);
+            for (var look = 0; look < Looks; look++)
+            {
+                if (wanted.All(Taken))
+                {
+                    (IsOn, IsSafe) = (true, safe);
+                    settings.Write(OnKey, safe ? "safe" : "on");
+                    return null;
+                }
+
+                await Task.Delay(Look, cancellation);
+            }
+
+            doors.Close();
+            (IsOn, IsSafe) = (false, false);
+            return "The door to the network could not be opened.";
+        }
+        finally
+        {
+            turn.Release();
+        }
+    }
+
+    public void Dispose() => turn.Dispose();
+
+    [LoggerMessage(Level = LogLevel.Warning, Message = "The home network is not let in: {Trouble}")]
+    private partial void NotLetIn(string trouble);
+
+    private string Url(string scheme, int port) => string.Create(CultureInfo.InvariantCulture, $"{scheme}://{Address}:{port}");
+
+    private bool Taken(int port)
+    {
+        try
+        {
+            using var probe = new TcpListener(IPAddress.Parse(Address), port) { ExclusiveAddressUse = true };
+            probe.Start();
+            probe.Stop();
+            return false;
+        }
+        catch (SocketException)
+        {
+            return true;
+        }
+    }
+}
+
+/// <summary>Once the program answers on the machine itself, the home network is let in again if it was.</summary>
+internal sealed class SharingAgain(Sharing sharing, IHostApplicationLifetime lifetime) : BackgroundService
+{
+    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    {
+        var started = new TaskCompletionSource();
+        await using var told = lifetime.ApplicationStarted.Register(started.SetResult);
+        await using var ends = stoppingToken.Register(() => started.TrySetCanceled(stoppingToken));
+        await started.Task;
+        await sharing.ResumeAsync();
+    }
+}

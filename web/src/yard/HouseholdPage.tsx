@@ -1,0 +1,234 @@
+import { Button, NumberInput, SegmentedControl, Switch, TextInput } from '@mantine/core';
+import { useQueryClient } from '@tanstack/react-query';
+import { QRCodeSVG } from 'qrcode.react';
+import { useState } from 'react';
+import { api, http, type Enum, type Problem } from '../api/client';
+import { AppFrame } from '../app/AppFrame';
+import { zone } from '../common/zone';
+import { formatsFor } from '../format/format';
+import { useRole } from '../own/useRole';
+import { app, household as words } from '../words';
+import classes from './HouseholdPage.module.css';
+
+type Role = Enum<'DeviceRole'>;
+type Liked = Enum<'PreferencesDto'>;
+
+const roles: Role[] = ['look', 'crew', 'plan'];
+const QR_PX = 168;
+
+const whyOf = (error: unknown): string => (error as Problem | undefined)?.detail ?? app.failed;
+
+/** How this household likes things; what is changed is kept at once. */
+function Likes() {
+  const client = useQueryClient();
+  const { data } = api.useQuery('get', '/api/preferences', {}, { staleTime: 0 });
+  const [wrong, setWrong] = useState<{ path: string; why: string } | null>(null);
+  if (!data) return <p>{app.loading}</p>;
+  const keep = async (change: Partial<Liked>) => {
+    const said = { ...data, ...change };
+    client.setQueryData(['get', '/api/preferences', {}], said);
+    const { error } = await http.PUT('/api/preferences', { body: said });
+    setWrong(error ? { path: (error as { path?: string }).path ?? '', why: whyOf(error) } : null);
+  };
+  const at = (path: string) => (wrong?.path === path ? wrong.why : undefined);
+  const text = (name: 'currency' | 'wakeFrom' | 'wakeUntil', placeholder: string) => (
+    <TextInput
+      label={words[name]}
+      placeholder={placeholder}
+      value={data[name]}
+      error={at(`$.${name}`)}
+      onChange={(e) => void keep({ [name]: e.currentTarget.value })}
+    />
+  );
+  const degrees = (name: 'latitude' | 'longitude', most: number) => (
+    <NumberInput
+      label={words[name]}
+      value={data[name] ?? ''}
+      min={-most}
+      max={most}
+      decimalScale={4}
+      hideControls
+      error={at(`$.${name}`)}
+      onChange={(v) => void keep({ [name]: typeof v === 'number' ? v : null })}
+    />
+  );
+  return (
+    <>
+      <p className={classes.hint}>{words.likesHint}</p>
+      <div className={classes.fields}>
+        <div>
+          <span className={classes.label}>{words.units}</span>
+          <SegmentedControl
+            aria-label={words.units}
+            value={data.units}
+            data={[
+              { value: 'metric', label: words.metric },
+              { value: 'us', label: words.us },
+            ]}
+            onChange={(units) => void keep({ units: units })}
+          />
+        </div>
+        <div>
+          <span className={classes.label}>{words.fraction}</span>
+          <SegmentedControl
+            aria-label={words.fraction}
+            value={String(data.fraction)}
+            data={['8', '16'].map((value) => ({ value, label: words.parts(value) }))}
+            onChange={(f) => void keep({ fraction: Number(f) })}
+          />
+        </div>
+        {text('currency', '€')}
+        {text('wakeFrom', '07:00')}
+        {text('wakeUntil', '22:00')}
+        {degrees('latitude', 90)}
+        {degrees('longitude', 180)}
+      </div>
+    </>
+  );
+}
+
+/** The switch, the code to join with, and the devices that did. */
+function Share() {
+  const client = useQueryClient();
+  const { data } = api.useQuery('get', '/api/sharing', {}, { staleTime: 0, refetchInterval: 3_000 });
+  const [role, setRole] = useState<Role>('crew');
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  if (!data) return <p>{app.loading}</p>;
+  const format = formatsFor('metric', zone);
+  const done = async (asked: Promise<{ error?: unknown }>) => {
+    setBusy(true);
+    const { error } = await asked.catch((e: unknown) => ({ error: e }));
+    setBusy(false);
+    setWrong(error === undefined ? null : whyOf(error));
+    await client.invalidateQueries({ queryKey: ['get', '/api/sharing'] });
+  };
+  const set = (on: boolean, safe: boolean) => done(http.PUT('/api/sharing', { body: { on, safe } }));
+  const place = data.places[0] ?? '';
+  const { invitation } = data;
+  return (
+    <>
+      <Switch
+        size="md"
+        checked={data.on}
+        disabled={busy}
+        label={words.share}
+        onChange={(e) => void set(e.currentTarget.checked, data.safe)}
+      />
+      <p className={classes.hint}>{data.on ? words.shared : words.alone}</p>
+      {wrong !== null && (
+        <p role="alert" className={classes.wrong}>
+          {wrong}
+        </p>
+      )}
+      {data.on && (
+        <>
+          <div className={classes.fields}>
+            <div>
+              <span className={classes.label}>{words.joinAs}</span>
+              <SegmentedControl
+                aria-label={words.joinAs}
+                value={role}
+                data={roles.map((value) => ({ value, label: words.roles[value] }))}
+                onChange={(r) => {
+                  setRole(r);
+                }}
+              />
+              <p className={classes.hint}>{words.mayDo[role]}</p>
+              <Button
+                disabled={busy}
+                onClick={() => void done(http.POST('/api/sharing/invitation', { body: { role } }))}
+              >
+                {words.invite}
+              </Button>
+            </div>
+            {invitation && (
+              <div className={classes.invitation} data-testid="invitation">
+                <QRCodeSVG
+                  value={`${place}/join?code=${invitation.code}`}
+                  size={QR_PX}
+                  marginSize={2}
+                  title={words.qr}
+                />
+                <div>
+                  <p className={classes.place}>{place}</p>
+                  <p className={classes.code}>
+                    {invitation.code.slice(0, 4)} {invitation.code.slice(4)}
+                  </p>
+                  <p className={classes.hint}>
+                    {words.goodUntil(words.roles[invitation.role], format.time(invitation.until))}
+                  </p>
+                </div>
+              </div>
+            )}
+          </div>
+          <Switch
+            checked={data.safe}
+            disabled={busy}
+            label={words.safe}
+            onChange={(e) => void set(true, e.currentTarget.checked)}
+          />
+          <p className={classes.hint}>{data.safe ? words.safeHow : words.safeWhy}</p>
+        </>
+      )}
+      {data.devices.length > 0 && (
+        <table className={classes.table}>
+          <thead>
+            <tr>
+              <th scope="col">{words.device}</th>
+              <th scope="col">{words.may}</th>
+              <th scope="col">{words.seen}</th>
+              <td />
+            </tr>
+          </thead>
+          <tbody>
+            {data.devices.map((d) => (
+              <tr key={d.id}>
+                <th scope="row">{d.name}</th>
+                <td>{words.roles[d.role]}</td>
+                <td>{format.dateTime(d.seenAt)}</td>
+                <td>
+                  <Button
+                    size="compact-sm"
+                    variant="default"
+                    aria-label={`${words.sendOff}: ${d.name}`}
+                    onClick={() =>
+                      void done(http.DELETE('/api/sharing/devices/{id}', { params: { path: { id: d.id } } }))
+                    }
+                  >
+                    {words.sendOff}
+                  </Button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </>
+  );
+}
+
+/** What is settled once for all jobs: how things are liked, and who is let in. */
+export function HouseholdPage() {
+  const role = useRole();
+  return (
+    <AppFrame page={words.title} title={words.title}>
+      <div className={classes.page}>
+        {role === 'plan' ? (
+          <>
+            <section aria-labelledby="share-title" className={classes.part}>
+              <h2 id="share-title">{words.shareTitle}</h2>
+              <Share />
+            </section>
+            <section aria-labelledby="likes-title" className={classes.part}>
+              <h2 id="likes-title">{words.likes}</h2>
+              <Likes />
+            </section>
+          </>
+        ) : (
+          <p>{app.onlyPlan}</p>
+        )}
+      </div>
+    </AppFrame>
+  );
+}

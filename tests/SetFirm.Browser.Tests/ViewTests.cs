@@ -8,7 +8,7 @@ namespace SetFirm.Browser.Tests;
 /// <summary>The demo's views as they stand: sound for a screen reader, whole on a screen, light and dark.</summary>
 public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClassFixture<ViewTests.DemoSite>, IClassFixture<Browser>
 {
-    private static readonly string[] Steps = ["shape", "build", "mix", "load", "buy", "day", "tasks", "shop", "paper", "lookBack", "cure"];
+    private static readonly string[] Steps = ["shape", "build", "mix", "load", "buy", "day", "tasks", "shop", "paper", "compare", "lookBack", "cure"];
 
     /// <summary>The rest of the demo's jobs; the terrace stands for all steps.</summary>
     private static readonly string[] Others = ["Workshop floor", "Herb border", "Bike-shed pad", "Potting bench top", "Drive kerb", "Six stepping stones", "Lean-to floor skim", "Bin stand", "Cellar landing"];
@@ -174,6 +174,11 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
         browser.Find(By.CssSelector("[data-testid=effects]"));
         await Task.Delay(1500, TestContext.Current.CancellationToken);
         browser.Screenshot(Path.Combine(Pictures, "season.png"));
+
+        browser.Open((await ViewsAsync("Breakfast terrace")).Single(v => v.ToString().EndsWith("/compare", StringComparison.Ordinal)));
+        browser.Type("Thickness", "125 mm");
+        browser.Says("125 mm costs");
+        browser.Screenshot(Path.Combine(Pictures, "compare.png"));
 
         var board = new Uri((await ViewsAsync("Workshop floor"))[1], "pour");
         foreach (var (phone, name) in new[] { (true, "pour-phone"), (false, "pour") })

@@ -77,9 +77,9 @@ public sealed partial class SharingTests
         await site.AddedAsync("Secret");
         await ShareAsync(site, true);
         using var stranger = Client();
-        foreach (var (operation, method, path, _) in await ContractAsync(site))
+        foreach (var (operation, method, path, type) in await ContractAsync(site))
         {
-            var answer = await stranger.SendAsync(Request(method, path), token);
+            var answer = await stranger.SendAsync(Request(method, path, type: type), token);
             answer.StatusCode.ShouldBe(HttpStatusCode.Unauthorized, operation);
             (await answer.Content.ReadAsStringAsync(token)).ShouldContain("not-joined");
         }
@@ -117,10 +117,10 @@ public sealed partial class SharingTests
         {
             using var device = await JoinedAsync(site, role);
             // What sends this device off, or shuts the door, comes last.
-            foreach (var (operation, method, path, _) in contract.OrderBy(c => c.Operation is "SetSharing"))
+            foreach (var (operation, method, path, type) in contract.OrderBy(c => c.Operation is "SetSharing"))
             {
                 var may = Looks.Contains(operation) || (Works.Contains(operation) && role >= DeviceRole.Crew) || role == DeviceRole.Plan;
-                var answer = await device.Http.SendAsync(Request(method, path, device.Token), token);
+                var answer = await device.Http.SendAsync(Request(method, path, device.Token, type), token);
                 if (may)
                 {
                     ((int)answer.StatusCode).ShouldNotBeOneOf([401, 403], $"{role} {operation}");
@@ -371,7 +371,7 @@ public sealed partial class SharingTests
     }
 
     /// <summary>All that can be called, from the contract itself.</summary>
-    private async Task<(string Operation, HttpMethod Method, string Path, bool Unsafe)[]> ContractAsync(Site site)
+    private async Task<(string Operation, HttpMethod Method, string Path, string Type)[]> ContractAsync(Site site)
     {
         var paths = (await (await site.Get("/openapi/v1.json")).Content.ReadFromJsonAsync<JsonNode>(token))!["paths"]!.AsObject();
         return
@@ -380,17 +380,17 @@ public sealed partial class SharingTests
             {
                 var method = Methods.Single(m => m.Method.Equals(o.Key, StringComparison.OrdinalIgnoreCase));
                 var path = Parameter().Replace(p.Key, m => m.Value == "{version}" ? "1" : Guid.Empty.ToString());
-                return (o.Value!["operationId"]!.GetValue<string>(), method, path, method != HttpMethod.Get);
+                return (o.Value!["operationId"]!.GetValue<string>(), method, path, o.Value!["requestBody"]?["content"]?.AsObject().First().Key ?? "application/json");
             })),
         ];
     }
 
-    private static HttpRequestMessage Request(HttpMethod method, string path, string? token = null)
+    private static HttpRequestMessage Request(HttpMethod method, string path, string? token = null, string type = "application/json")
     {
         var request = new HttpRequestMessage(method, path);
         if (method != HttpMethod.Get)
         {
-            request.Content = new StringContent("{}", System.Text.Encoding.UTF8, "application/json");
+            request.Content = new StringContent("{}", System.Text.Encoding.UTF8, type);
         }
 
         if (token is not null)

@@ -73,6 +73,7 @@ internal static class JoinEndpoints
             <html lang="en">
             <meta charset="utf-8">
             <meta name="viewport" content="width=device-width, initial-scale=1">
+            <link rel="icon" href="data:,">
             <title>Join – Set Firm</title>
             <style>
               :root { color-scheme: light dark; --ink: #1d282e; --ground: #f4f2ed; --line: #1d54a8; --wrong: #a13d00; }

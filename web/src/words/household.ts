@@ -9,15 +9,15 @@ export const household = {
   roles: { look: 'Look', crew: 'Crew', plan: 'Plan' },
   mayDo: {
     look: 'See everything, change nothing.',
-    crew: 'And tell what is done: the board on the day, the diary, photographs.',
-    plan: 'And change jobs and prices, and let others in or send them off.',
+    crew: 'See everything, and tell what is done: the board on the day, the diary, photographs.',
+    plan: 'Everything: change jobs and prices too, and let others in or send them off.',
   },
   invite: 'Show a code',
   qr: 'The same as a picture to point a camera at',
   goodUntil: (role: string, time: string) => `${role}. Good until ${time}, for as many devices as you like.`,
   safe: 'Over HTTPS',
   safeWhy:
-    'Telephones keep Set Firm on the home screen, work with no network after a restart, and stay awake on the day only over HTTPS.',
+    'What is sent over plain HTTP can be read by whoever is on the network. And telephones keep Set Firm on the home screen, work with no network after a restart, and stay awake on the day only over HTTPS.',
   safeHow:
     'Each device has to trust this computer once: open the plain address and “join” there, take the certificate, and add it under the device’s security settings as a trusted authority (on some telephones it is switched on in a second place, where certificates are trusted). Then join at the address above.',
   device: 'Device',

@@ -59,6 +59,7 @@ public sealed class SharingWalkTests
 
         phone.Field("Code").SendKeys("WRONG ONE" + Keys.Enter);
         phone.Find(By.XPath("//*[@role='alert'][contains(., 'That is not the code')]"));
+        _ = phone.Complaints; // the browser tells of the refusal
         phone.Field("Code").SendKeys(code.ToLowerInvariant());
         phone.Field("What this device is called").SendKeys("Odd's phone");
         phone.Press("Join");

@@ -158,7 +158,7 @@ public sealed class TakenAlongTests
                     break;
                 }
 
-                if (!sheen && step > 0 && !Next(browser).Contains("Batch", StringComparison.Ordinal))
+                if (!sheen && step > 0 && !Next(browser).Contains("Batch", StringComparison.Ordinal) && Waiting(Next(browser)) > 30)
                 {
                     sheen = true;
                     var before = Next(browser);

@@ -86,6 +86,14 @@ internal readonly record struct MixPart(string Mix, Length Thinnest, Length Deep
 public sealed record ElementBuild(
     Dig? Dig, ImmutableArray<double> CornersMm, ImmutableArray<Diagonal> Diagonals, FormsPlan? Forms, MouldPlan? Mould, SteelPlan Steel, double IsolationM, double BondBreakerM);
 
+/// <summary>Mould sheet of one thickness, for all moulds.</summary>
+/// <param name="Mm">Thickness.</param>
+/// <param name="Cuts">Parts that come out of it.</param>
+public sealed record SheetGroup(double Mm, ImmutableArray<SheetCut> Cuts)
+{
+    public SheetsNeeded Needed { get; } = Mould.Stock.Of(Cuts);
+}
+
 /// <summary>What the whole job is built with.</summary>
 /// <param name="Dig">Null where nothing is dug.</param>
 /// <param name="StringMm">Over the highest finished top.</param>
@@ -95,7 +103,7 @@ public sealed record ElementBuild(
 /// <param name="Sheets">For all moulds, by their thickness in mm.</param>
 /// <param name="Mesh">For all elements.</param>
 public sealed record BuildPlan(
-    Dig? Dig, double StringMm, ImmutableArray<CutList> Boards, ImmutableArray<CutList> Bars, int Stakes, ImmutableArray<(double Mm, SheetsNeeded Needed)> Sheets, SheetsNeeded Mesh)
+    Dig? Dig, double StringMm, ImmutableArray<CutList> Boards, ImmutableArray<CutList> Bars, int Stakes, ImmutableArray<SheetGroup> Sheets, SheetsNeeded Mesh)
 {
     /// <summary>Of sealant, for all moulds.</summary>
     public static int Cartridges(IEnumerable<MouldPlan> moulds) => (int)Math.Ceiling((moulds.Sum(m => m.SeamM) / Mould.SeamPerCartridgeM) - 1e-9);

@@ -89,7 +89,7 @@ internal static class ElementPlanner
         FormsPlan[] forms = [.. built.Select(e => e.Build!.Forms).OfType<FormsPlan>()];
         FormsAdvice.ExplainStakes(forms, gate);
         var moulds = built.Where(e => e.Build!.Mould is not null).GroupBy(e => e.Build!.Mould!.SheetMm).OrderBy(g => g.Key);
-        ImmutableArray<(double, SheetsNeeded)> sheets = [.. moulds.Select(g => (g.Key, Mould.Stock.Of([.. g.SelectMany(e => e.Build!.Mould!.Mould.Cuts(e.Build.Mould.Moulds, e.Index))])))];
+        ImmutableArray<SheetGroup> sheets = [.. moulds.Select(g => new SheetGroup(g.Key, [.. g.SelectMany(e => e.Build!.Mould!.Mould.Cuts(e.Build.Mould.Moulds, e.Index))]))];
         var mesh = SteelLayout.Stock.Of([.. built.SelectMany(e => e.Build!.Steel.MeshCuts(e.Index))]);
         return (built, new BuildPlan(
             dig, site.StringM * 1000, cut, bars.Lists([Bars.StockM(site.Sold) * 1000], 0), forms.Sum(f => f.StakeCount), sheets, mesh));

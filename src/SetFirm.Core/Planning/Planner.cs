@@ -278,7 +278,7 @@ public static class Planner
         build is null ? [] : [.. elements.Select(e => Bought(e, e.Build!))],
         build?.Boards ?? [],
         build?.Bars ?? [],
-        build?.Sheets ?? [],
+        [.. (build?.Sheets ?? []).Select(s => (s.Mm, s.Needed))],
         build?.Mesh ?? SheetsNeeded.None,
         job.Build.Plastic,
         job.Cure.Method,

@@ -17,6 +17,9 @@ public sealed record SheetsNeeded(int Count, ImmutableArray<(int Element, double
     public static SheetsNeeded None { get; } = new(0, []);
 }
 
+/// <summary>A part where it lies on a sheet, from the sheet's lower left corner.</summary>
+public readonly record struct LaidPart(int Sheet, double LeftM, double LowM, double AlongM, double AcrossM, int Element);
+
 /// <summary>How many sheets a list of rectangles comes out of.</summary>
 /// <param name="SheetAlongM">As sold.</param>
 /// <param name="SheetAcrossM">As sold.</param>
@@ -57,42 +60,70 @@ public sealed record SheetCutting(double SheetAlongM, double SheetAcrossM, doubl
             return (int)Math.Ceiling(parts.Sum(p => p.AlongM * p.AcrossM) / (SheetAlongM * SheetAcrossM * UsualUse));
         }
 
-        var rows = new List<(double High, double Used)>();
-        foreach (var (along, across) in parts.SelectMany(Fitting).OrderByDescending(p => p.AcrossM).ThenByDescending(p => p.AlongM))
+        return Lay([.. parts.Select(p => new SheetCut(p.AlongM, p.AcrossM, 0))]).Select(p => p.Sheet + 1).DefaultIfEmpty(0).Max();
+    }
+
+    /// <summary>Where each part lies on which sheet, as <see cref="Of"/> counts them; nothing where there are too many to lay out.</summary>
+    public ImmutableArray<LaidPart> Layout(IReadOnlyCollection<SheetCut> cuts)
+    {
+        ArgumentNullException.ThrowIfNull(cuts);
+        if (cuts.Count > MostParts)
         {
-            var at = rows.FindIndex(r => r.Used + along <= SheetAlongM + 1e-9 && across <= r.High + 1e-9);
+            return [];
+        }
+
+        var together = Lay(cuts);
+        var apart = ImmutableArray.CreateBuilder<LaidPart>();
+        var sheets = 0;
+        foreach (var element in cuts.GroupBy(c => c.Element))
+        {
+            var own = Lay([.. element]);
+            apart.AddRange(own.Select(p => p with { Sheet = p.Sheet + sheets }));
+            sheets += own.Length == 0 ? 0 : own.Max(p => p.Sheet) + 1;
+        }
+
+        return together.IsEmpty || together.Max(p => p.Sheet) + 1 <= sheets ? together : apart.ToImmutable();
+    }
+
+    private ImmutableArray<LaidPart> Lay(IReadOnlyCollection<SheetCut> cuts)
+    {
+        var rows = new List<(double High, double Used, List<LaidPart> Parts)>();
+        foreach (var cut in cuts.SelectMany(Fitting).OrderByDescending(p => p.AcrossM).ThenByDescending(p => p.AlongM))
+        {
+            var at = rows.FindIndex(r => r.Used + cut.AlongM <= SheetAlongM + 1e-9 && cut.AcrossM <= r.High + 1e-9);
             if (at < 0)
             {
-                rows.Add((across, along + KerfM));
+                at = rows.Count;
+                rows.Add((cut.AcrossM, 0, []));
             }
-            else
-            {
-                rows[at] = (rows[at].High, rows[at].Used + along + KerfM);
-            }
+
+            rows[at].Parts.Add(new LaidPart(0, rows[at].Used, 0, cut.AlongM, cut.AcrossM, cut.Element));
+            rows[at] = rows[at] with { Used = rows[at].Used + cut.AlongM + KerfM };
         }
 
         var sheets = new List<double>();
+        var laid = ImmutableArray.CreateBuilder<LaidPart>();
         foreach (var row in rows.OrderByDescending(r => r.High))
         {
             var at = sheets.FindIndex(used => used + row.High <= SheetAcrossM + 1e-9);
             if (at < 0)
             {
-                sheets.Add(row.High + KerfM);
+                at = sheets.Count;
+                sheets.Add(0);
             }
-            else
-            {
-                sheets[at] += row.High + KerfM;
-            }
+
+            laid.AddRange(row.Parts.Select(p => p with { Sheet = at, LowM = sheets[at] }));
+            sheets[at] += row.High + KerfM;
         }
 
-        return sheets.Count;
+        return laid.ToImmutable();
     }
 
     // A part longer or wider than a sheet comes in several.
-    private IEnumerable<(double AlongM, double AcrossM)> Fitting((double AlongM, double AcrossM) part)
+    private IEnumerable<SheetCut> Fitting(SheetCut part)
     {
         var along = Math.Clamp((int)Math.Ceiling((part.AlongM / SheetAlongM) - 1e-9), 1, MostPieces);
         var across = Math.Clamp((int)Math.Ceiling((part.AcrossM / SheetAcrossM) - 1e-9), 1, MostPieces);
-        return Enumerable.Repeat((Math.Min(SheetAlongM, part.AlongM / along), Math.Min(SheetAcrossM, part.AcrossM / across)), along * across);
+        return Enumerable.Repeat(new SheetCut(Math.Min(SheetAlongM, part.AlongM / along), Math.Min(SheetAcrossM, part.AcrossM / across), part.Element), along * across);
     }
 }

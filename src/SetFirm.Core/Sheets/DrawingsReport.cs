@@ -13,6 +13,12 @@ public enum DrawingOf
 
     /// <summary>Bars likewise.</summary>
     Bars,
+
+    /// <summary>Steel where it lies.</summary>
+    Steel,
+
+    /// <summary>Mould sheet as it is cut.</summary>
+    Ply,
 }
 
 /// <summary>A plan's drawings as files; those that would be empty are left out.</summary>
@@ -21,9 +27,19 @@ public sealed record DrawingsReport(IReadOnlyList<DrawingFile> Files)
     /// <param name="plan">Of a job.</param>
     public static DrawingsReport Of(JobPlan plan) => new(
     [
-        .. new[] { (DrawingOf.Plan, SheetOf.Plan(plan)), (DrawingOf.Boards, SheetOf.Boards(plan)), (DrawingOf.Bars, SheetOf.Bars(plan)) }
-            .Where(s => !s.Item2.Strokes.IsEmpty).Select(s => new DrawingFile(s.Item1, SvgDrawing.Write(s.Item2), DxfR12.Write(s.Item2))),
+        .. Enum.GetValues<DrawingOf>().Select(of => (Of: of, Sheet: Drawn(of, plan)))
+            .Where(s => !s.Sheet.Strokes.IsEmpty).Select(s => new DrawingFile(s.Of, SvgDrawing.Write(s.Sheet), DxfR12.Write(s.Sheet))),
     ]);
+
+    private static Sheet Drawn(DrawingOf of, JobPlan plan) => of switch
+    {
+        DrawingOf.Plan => SheetOf.Plan(plan),
+        DrawingOf.Boards => SheetOf.Boards(plan),
+        DrawingOf.Bars => SheetOf.Bars(plan),
+        DrawingOf.Steel => SheetOf.Steel(plan),
+        DrawingOf.Ply => SheetOf.Ply(plan),
+        _ => throw new System.Diagnostics.UnreachableException(),
+    };
 }
 
 /// <param name="Of">What it shows.</param>

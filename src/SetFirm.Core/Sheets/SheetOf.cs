@@ -20,6 +20,64 @@ public static class SheetOf
     public static Sheet Plan(JobPlan plan)
     {
         ArgumentNullException.ThrowIfNull(plan);
+        return InPlan(plan, (element, at) =>
+        [
+            .. element.Cast.Plan.Openings.Select(o => Opened(o, at)),
+            .. element.Joints.Cuts.Select(c => Line(Layer.Joint, at(c.From), at(c.To))),
+            .. element.Joints.Panels.Length > 1
+                ? element.Joints.Panels.Select(p => new Stroke.Word(Layer.Text, at(p.Shape.Middle), WordMm, p.Number.ToString(CultureInfo.InvariantCulture))) : [],
+        ]);
+    }
+
+    /// <summary>Steel where it lies: each bar, or each sheet of mesh with its laps, in the outline of what it strengthens. Of like pieces one.</summary>
+    public static Sheet Steel(JobPlan plan)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var any = plan.Elements is { } all && all.Any(e => e.Build is { Steel.Layout: var l } && l.Bars.Length + l.Sheets.Length > 0);
+        return any ? InPlan(plan, (element, at) => element.Build is { Steel.Layout: var layout }
+            ? [
+                .. layout.Bars.Select(b => Line(Layer.Steel, at(b.From), at(b.To))),
+                .. layout.Sheets.Select(m =>
+                {
+                    var (low, high) = (at(new PlanPoint(m.Left, m.Low)), at(new PlanPoint(m.Right, m.High)));
+                    return Box(Layer.Steel, low.X, low.Y, high.X - low.X, high.Y - low.Y);
+                }),
+            ]
+            : []) : new Sheet([]);
+    }
+
+    /// <summary>Mould sheet as it is sold, with the parts that are cut from each.</summary>
+    public static Sheet Ply(JobPlan plan)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var strokes = ImmutableArray.CreateBuilder<Stroke>();
+        var (wide, high) = (Mould.SheetAlongM * 1000, Mould.SheetAcrossM * 1000);
+        var y = 0.0;
+        foreach (var stack in plan.Build?.Sheets ?? [])
+        {
+            foreach (var sheet in Mould.Stock.Layout(stack.Cuts).GroupBy(p => p.Sheet).OrderBy(g => g.Key))
+            {
+                strokes.Add(new Stroke.Word(Layer.Text, new PlanPoint(0, y + (0.5 * WordMm)), WordMm, string.Create(CultureInfo.InvariantCulture, $"{stack.Mm:0.#} mm, {sheet.Key + 1}")));
+                y -= high;
+                strokes.Add(Box(Layer.Board, 0, y, wide, high));
+                foreach (var part in sheet)
+                {
+                    var (left, low, along, across) = (part.LeftM * 1000, y + (part.LowM * 1000), part.AlongM * 1000, part.AcrossM * 1000);
+                    strokes.Add(Box(Layer.Cut, left, low, along, across));
+                    var name = plan.Elements?.FirstOrDefault(e => e.Index == part.Element)?.Name ?? "";
+                    strokes.Add(new Stroke.Word(Layer.Text, new PlanPoint(left + 20, low + 20), Math.Min(WordMm, across / 2), string.Create(CultureInfo.InvariantCulture, $"{along:0} x {across:0} {name}")));
+                }
+
+                y -= GapMm;
+            }
+        }
+
+        return new Sheet(strokes.ToImmutable());
+    }
+
+    // Elements side by side, each with its outline and its name.
+    private static Sheet InPlan(JobPlan plan, Func<ElementPlan, Func<PlanPoint, PlanPoint>, IEnumerable<Stroke>> drawn)
+    {
         var strokes = ImmutableArray.CreateBuilder<Stroke>();
         var x = 0.0;
         foreach (var element in plan.Elements ?? [])
@@ -32,13 +90,7 @@ public static class SheetOf
             // A rise bows to the right of an outline that turns left, and to the left of one that turns right.
             var bulges = Enumerable.Range(0, outline.Corners.Length).Select(i => outline.IsArc(i) ? (outline.TurnsLeft ? 2 : -2) * outline.Rises[i] / outline.ChordMetres(i) : 0);
             strokes.Add(new Stroke.Path(Layer.Outline, [.. outline.Corners.Select(At)], [.. bulges], Closed: true));
-            strokes.AddRange(outline.Openings.Select(o => Opened(o, At)));
-            strokes.AddRange(element.Joints.Cuts.Select(c => Line(Layer.Joint, At(c.From), At(c.To))));
-            if (element.Joints.Panels.Length > 1)
-            {
-                strokes.AddRange(element.Joints.Panels.Select(p => new Stroke.Word(Layer.Text, At(p.Shape.Middle), WordMm, p.Number.ToString(CultureInfo.InvariantCulture))));
-            }
-
+            strokes.AddRange(drawn(element, At));
             strokes.Add(new Stroke.Word(Layer.Text, new PlanPoint(shift, -2.5 * WordMm), WordMm, element.Name));
             x += ((right - left) * 1000) + GapMm;
         }

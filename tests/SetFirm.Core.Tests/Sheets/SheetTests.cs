@@ -4,6 +4,7 @@ using SetFirm.Core.Job;
 using SetFirm.Core.Planning;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Sheets;
+using SetFirm.Core.Steel;
 
 namespace SetFirm.Core.Tests.Sheets;
 
@@ -56,10 +57,61 @@ public sealed class SheetTests
     }
 
     [Fact]
+    public void Steel_in_place_is_every_bar_and_every_sheet_of_mesh_inside_its_outline()
+    {
+        foreach (var school in new[] { SteelSchool.BarGrid, SteelSchool.Mesh })
+        {
+            var slab = Kinds.Slab(Kinds.Rectangle("3 m", "2 m"));
+            var plan = Planner.Plan(Kinds.Job(slab with { Steel = new SteelDocument { School = school } }), Samples.Steady(18));
+            var layout = plan.Elements!.Value[0].Build!.Steel.Layout;
+            var steel = SheetOf.Steel(plan).Strokes.OfType<Stroke.Path>().Where(p => p.Layer == Layer.Steel).ToArray();
+            steel.Length.ShouldBe(layout.Bars.Length + layout.Sheets.Length, school.ToString());
+            steel.Length.ShouldBeGreaterThan(0);
+            steel.SelectMany(p => p.Points).ShouldAllBe(p => p.X >= 0 && p.X <= 3000 && p.Y >= 0 && p.Y <= 2000);
+        }
+    }
+
+    [Fact]
+    public void Mould_sheets_are_as_many_as_are_bought_and_hold_every_part_once()
+    {
+        var plan = Planner.Plan(Kinds.Job(Kinds.Stones()), Samples.Steady(18));
+        var sheet = SheetOf.Ply(plan);
+        var group = plan.Build!.Sheets.ShouldHaveSingleItem();
+        sheet.Strokes.Count(s => s.Layer == Layer.Board).ShouldBe(group.Needed.Count);
+        sheet.Strokes.Count(s => s.Layer == Layer.Cut).ShouldBeGreaterThanOrEqualTo(group.Cuts.Length);
+    }
+
+    [Fact]
+    public void Parts_laid_on_sheets_lie_within_them_touch_no_other_and_are_as_many_as_were_wanted()
+    {
+        var random = new Random(5);
+        for (var round = 0; round < 300; round++)
+        {
+            var cutting = new SheetCutting(2.44, 1.22, round % 2 == 0 ? 0.003 : 0);
+            SheetCut[] cuts = [.. Enumerable.Range(0, random.Next(1, 40)).Select(_ => new SheetCut(0.05 + (random.NextDouble() * 3), 0.05 + random.NextDouble(), random.Next(3)))];
+            var laid = cutting.Layout(cuts);
+            (laid.Max(p => p.Sheet) + 1).ShouldBe(cutting.Of(cuts).Count);
+            laid.Sum(p => p.AlongM * p.AcrossM).ShouldBe(cuts.Sum(c => c.AlongM * c.AcrossM), 1e-9);
+            laid.ShouldAllBe(p => p.LeftM >= 0 && p.LowM >= 0 && p.LeftM + p.AlongM <= 2.44 + 1e-9 && p.LowM + p.AcrossM <= 1.22 + 1e-9);
+            foreach (var on in laid.GroupBy(p => p.Sheet).Select(g => g.ToArray()))
+            {
+                for (var i = 0; i < on.Length; i++)
+                {
+                    for (var j = 0; j < i; j++)
+                    {
+                        var (a, b) = (on[i], on[j]);
+                        (a.LeftM + a.AlongM <= b.LeftM + 1e-9 || b.LeftM + b.AlongM <= a.LeftM + 1e-9 || a.LowM + a.AcrossM <= b.LowM + 1e-9 || b.LowM + b.AcrossM <= a.LowM + 1e-9).ShouldBeTrue();
+                    }
+                }
+            }
+        }
+    }
+
+    [Fact]
     public void Of_a_job_that_cannot_be_shaped_nothing_is_drawn()
     {
         var plan = Planner.Plan(Kinds.Job(Kinds.Slab(Kinds.Rectangle("wide", "2 m"))), Samples.Steady(18));
-        new[] { SheetOf.Plan(plan), SheetOf.Boards(plan), SheetOf.Bars(plan) }.ShouldAllBe(s => s.Strokes.IsEmpty);
+        new[] { SheetOf.Plan(plan), SheetOf.Boards(plan), SheetOf.Bars(plan), SheetOf.Steel(plan), SheetOf.Ply(plan) }.ShouldAllBe(s => s.Strokes.IsEmpty);
         DrawingsReport.Of(plan).Files.ShouldBeEmpty();
     }
 

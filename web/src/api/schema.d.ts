@@ -1972,7 +1972,7 @@ export interface components {
          * @description What is drawn.
          * @enum {unknown}
          */
-        DrawingOf: "plan" | "boards" | "bars";
+        DrawingOf: "plan" | "boards" | "bars" | "steel" | "ply";
         /** @description A plan's drawings as files; those that would be empty are left out. */
         DrawingsReport: {
             files: components["schemas"]["DrawingFile"][];

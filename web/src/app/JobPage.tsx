@@ -7,7 +7,7 @@ import { api, type Job, type JobDocument, type PlanReport, type Remedy, type Ste
 import { AppFrame } from './AppFrame';
 import { formatsFor } from '../format/format';
 import { fileName, saveFile } from '../common/saveFile';
-import { app, compare, paper, save as saveWords, shop, steps, stepStates, tasks } from '../words';
+import { app, compare, paper, save as saveWords, shop, speak, steps, stepStates, tasks } from '../words';
 import { DiaryContext, DocumentContext, EditingContext, PlannedContext } from '../job/JobContext';
 import classes from './JobPage.module.css';
 import { setAt, told } from '../job/pointer';
@@ -167,6 +167,7 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: Planned }) {
   const plans = role === 'plan';
   // A device that only looks or tells changes nothing: its page shows what stands.
   const { document } = edited;
+  speak(document.units);
   const { edit, set } = plans ? edited : { edit: nothing, set: nothing };
   const { report, sections, refused, failed } = usePlan(document, diary.lines, pour);
   const [chosen, choose] = useState(0);
@@ -319,7 +320,8 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: Planned }) {
             <DiaryContext value={diary}>
               <PlannedContext value={planned}>
                 <Suspense fallback={<Loader m="lg" aria-label={app.loading} />}>
-                  <View />
+                  {/* In another English it is drawn anew. */}
+                  <View key={document.units} />
                 </Suspense>
               </PlannedContext>
             </DiaryContext>

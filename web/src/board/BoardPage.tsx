@@ -9,7 +9,7 @@ import { sendPictures } from '../job/pictures';
 import { useDevice } from '../job/useDevice';
 import { useDiary, type Telling } from '../job/useDiary';
 import { useLeft } from '../job/useLeft';
-import { app } from '../words';
+import { app, speak } from '../words';
 import { Board } from './Board';
 import classes from './Board.module.css';
 import { planOf } from './planOf';
@@ -83,6 +83,7 @@ function Live({ job, left, onChanged }: { job: Job; left: JobEvent[]; onChanged:
     (what: Telling, note = '') => telling(what, { note, device, at: new Date(timeBy(clock)).toISOString() }),
     [telling, device, clock],
   );
+  speak(job.document.units);
   if (!report) return <p className={classes.noDay}>{app.loading}</p>;
   const session: BoardSession = {
     job: job.id,

@@ -138,6 +138,10 @@ async function withStore<T>(work: (db: Store) => Promise<T>, without: T): Promis
 /** Jobs that this page has open: it goes on with what waits of them itself. */
 const inHand = new Set<string>();
 
+/** The page that is being opened will have it: it is told by the address, before anything of it stands. The board edits nothing. */
+const opens = (job: string): boolean =>
+  window.location.pathname.startsWith(`/jobs/${job}`) && !/\/(pour|rehearse)$/.test(window.location.pathname);
+
 /** This page has a job open. */
 export const takeInHand = (job: string): void => {
   inHand.add(job);
@@ -175,7 +179,7 @@ export const draftsLeft = (): Promise<{ draft: KeptDraft; inHand: boolean }[]> =
     const alive = await othersAlive();
     return (await db.getAll('drafts'))
       .filter((d) => !alive(d.tab))
-      .map((draft) => ({ draft, inHand: inHand.has(draft.job) }));
+      .map((draft) => ({ draft, inHand: inHand.has(draft.job) || opens(draft.job) }));
   }, []);
 
 /** @returns Whether it is kept. */

@@ -1,7 +1,8 @@
 /** Words of the board on the day, as a friend on site would say them. */
+import { both } from './english';
 import type { Enum } from '../api/client';
 
-export const board = {
+export const board = both({
   title: 'Pour',
   whichPour: 'Which pour',
   pour: (n: string, holds: string) => `Pour ${n}: ${holds}`,
@@ -145,10 +146,10 @@ export const board = {
     open: 'Rehearse it',
   },
   sheet: { close: 'Back to the board' },
-} as const;
+} as const);
 
 /** Days that are rehearsed before they are real. */
-export const lessons: Record<Enum<'Lesson'>, { name: string; about: string }> = {
+export const lessons: Record<Enum<'Lesson'>, { name: string; about: string }> = both({
   hotWindyAfternoon: {
     name: 'Hot, windy afternoon',
     about:
@@ -164,18 +165,18 @@ export const lessons: Record<Enum<'Lesson'>, { name: string; about: string }> = 
     about:
       'Two people and a large slab: the first zone wants its float while you are still mixing. Who leaves the mixer, and when?',
   },
-};
+});
 
-export const thumbMarks: Record<Enum<'ThumbMark'>, string> = {
+export const thumbMarks: Record<Enum<'ThumbMark'>, string> = both({
   deeper: 'sinks deep',
   sixMm: 'dents 6 mm',
   threeMm: 'dents 3 mm',
   none: 'no dent',
   noLightPrint: 'light finger: no print',
-};
+});
 
 /** What a zone is ready for; the pass is put to it where there is one. */
-export const readiness: Record<Enum<'Readiness'>, (pass: string) => string> = {
+export const readiness: Record<Enum<'Readiness'>, (pass: string) => string> = both({
   empty: () => 'empty',
   placing: () => 'being placed',
   sheen: () => 'water on it: leave it',
@@ -184,10 +185,10 @@ export const readiness: Record<Enum<'Readiness'>, (pass: string) => string> = {
   inHand: (pass) => `in hand: ${pass}`,
   late: (pass) => `late: ${pass}`,
   finished: () => 'finished',
-};
+});
 
 /** Passes as one short word, for a map. */
-export const shortPasses: Record<Enum<'Pass'>, string> = {
+export const shortPasses: Record<Enum<'Pass'>, string> = both({
   strikeOff: 'strike off',
   bullFloat: 'bull float',
   washSlurry: 'wash',
@@ -199,21 +200,21 @@ export const shortPasses: Record<Enum<'Pass'>, string> = {
   stripAndRub: 'strip, rub',
   hardTrowel: 'hard trowel',
   sawJoints: 'saw',
-};
+});
 
-export const toldTemperatures: Record<Enum<'ToldTemperature'>, string> = {
+export const toldTemperatures: Record<Enum<'ToldTemperature'>, string> = both({
   air: 'Air',
   mix: 'Mix',
   slab: 'Slab',
   water: 'Water',
-};
+});
 
 /** Said aloud when something opens, nears its end or was missed. */
-export const spoken = {
+export const spoken = both({
   open: (zone: string, pass: string, until: string) => `Zone ${zone}: ${pass} now, until ${until}`,
   closing: (zone: string, pass: string, until: string) => `Zone ${zone}: ${pass} closes at ${until}`,
   missed: (zone: string, pass: string) => `Zone ${zone}: ${pass} is late`,
-};
+});
 
 /** What a pass at the wrong time left behind, by how much, and which sign would have told. */
 export const finishFaults: Record<
@@ -230,7 +231,7 @@ export const finishFaults: Record<
     `${pass}: past closing, nothing takes any more. Right ${minutes}; the thumb ${sign}.`,
 };
 
-export const faultTimes = {
+export const faultTimes = both({
   later: (span: string) => `${span} later`,
   sooner: (span: string) => `${span} sooner`,
-};
+});

@@ -1,7 +1,8 @@
 /** Words of what is poured and what holds it. */
+import { both } from './english';
 import type { ElementKind, Enum, OutlineDocument } from '../api/client';
 
-export const elementKinds: Record<ElementKind, string> = {
+export const elementKinds: Record<ElementKind, string> = both({
   slab: 'Slab',
   twoCourse: 'Slab in two courses',
   overlay: 'Skim or overlay',
@@ -13,10 +14,10 @@ export const elementKinds: Record<ElementKind, string> = {
   ribbon: 'Ribbon paver',
   counter: 'Counter or bench top',
   footing: 'Footing or pier',
-};
+});
 
 /** What is poured, as a new job asks it first. */
-export const startKinds: Record<Enum<'StartKind'>, string> = {
+export const startKinds: Record<Enum<'StartKind'>, string> = both({
   slab: 'Slab, patio, pad',
   drive: 'Drive',
   twoCourse: 'Slab in two courses',
@@ -31,22 +32,22 @@ export const startKinds: Record<Enum<'StartKind'>, string> = {
   counter: 'Counter, in place',
   counterFaceDown: 'Top, face down',
   footing: 'Footings, piers',
-};
+});
 
-export const slabUses: Record<Enum<'SlabUse'>, string> = {
+export const slabUses: Record<Enum<'SlabUse'>, string> = both({
   patio: 'Feet and chairs',
   walk: 'A walk',
   drive: 'A car',
-};
+});
 
-export const ways: Record<OutlineDocument['kind'], string> = {
+export const ways: Record<OutlineDocument['kind'], string> = both({
   preset: 'By its dimensions',
   walked: 'Walking round it',
   taped: 'Two tapes to each corner',
   points: 'By points',
-};
+});
 
-export const presets: Record<Enum<'PresetShape'>, string> = {
+export const presets: Record<Enum<'PresetShape'>, string> = both({
   rectangle: 'Rectangle',
   lShape: 'L-shape',
   uShape: 'U-shape',
@@ -56,10 +57,10 @@ export const presets: Record<Enum<'PresetShape'>, string> = {
   kidney: 'Kidney',
   hexagon: 'Hexagon',
   octagon: 'Octagon',
-};
+});
 
 /** What the first size of a preset is called. */
-export const presetAlong: Record<Enum<'PresetShape'>, string> = {
+export const presetAlong: Record<Enum<'PresetShape'>, string> = both({
   rectangle: 'Along',
   lShape: 'Along, over all',
   uShape: 'Along, over all',
@@ -69,41 +70,41 @@ export const presetAlong: Record<Enum<'PresetShape'>, string> = {
   kidney: 'Along, over all',
   hexagon: 'From flat to flat',
   octagon: 'From flat to flat',
-};
+});
 
-export const pieceUses: Record<Enum<'PieceUse'>, string> = {
+export const pieceUses: Record<Enum<'PieceUse'>, string> = both({
   tread: 'Step tread',
   block: 'Block',
   stone: 'Stepping stone',
   paver: 'Paver',
-};
+});
 
-export const eases: Record<Enum<'EdgeEase'>, string> = {
+export const eases: Record<Enum<'EdgeEase'>, string> = both({
   sharp: 'Left sharp',
   round: 'Rounded',
   chamfer: 'Chamfered',
-};
+});
 
-export const counterCastings: Record<Enum<'CounterCasting'>, string> = {
+export const counterCastings: Record<Enum<'CounterCasting'>, string> = both({
   inPlace: 'Poured in place',
   faceDown: 'Cast face down',
-};
+});
 
-export const openingUses: Record<Enum<'OpeningUse'>, string> = {
+export const openingUses: Record<Enum<'OpeningUse'>, string> = both({
   hole: 'Hole',
   post: 'Post',
   drain: 'Drain',
   cutOut: 'Basin or hob',
-};
+});
 
-export const footingForms = {
+export const footingForms = both({
   box: 'Box',
   cylinder: 'Cylinder',
   frustum: 'Spread foot',
   frustumWithTube: 'Spread foot and tube',
-};
+});
 
-export const castParts: Record<Enum<'CastPart'>, string> = {
+export const castParts: Record<Enum<'CastPart'>, string> = both({
   slab: 'slab',
   thickEdges: 'thick edges',
   border: 'border',
@@ -118,46 +119,46 @@ export const castParts: Record<Enum<'CastPart'>, string> = {
   topping: 'topping',
   pebbleBed: 'bed',
   slurry: 'slurry',
-};
+});
 
-export const fileUnits: Record<NonNullable<Enum<'OutlineFileUnit'>>, string> = {
+export const fileUnits: Record<NonNullable<Enum<'OutlineFileUnit'>>, string> = both({
   millimetres: 'millimetres',
   centimetres: 'centimetres',
   metres: 'metres',
   inches: 'inches',
   feet: 'feet',
-};
+});
 
 /** Why a line of a file cannot be read. */
-export const fileReasons: Record<string, string> = {
+export const fileReasons: Record<string, string> = both({
   notANumber: 'no number stands where one is wanted',
   endsEarly: 'the file ends too early',
   incomplete: 'something is missing there',
   notGeoJson: 'it is no map outline',
-};
+});
 
-export const soils: Record<Enum<'Soil'>, string> = {
+export const soils: Record<Enum<'Soil'>, string> = both({
   sound: 'Firm and drained',
   soft: 'Soft',
   wet: 'Wet',
-};
+});
 
-export const frosts: Record<Enum<'Frost'>, string> = {
+export const frosts: Record<Enum<'Frost'>, string> = both({
   none: 'No frost',
   light: 'Light frost',
   hard: 'Freezes hard',
-};
+});
 
-export const schools: Record<Enum<'SteelSchool'>, string> = {
+export const schools: Record<Enum<'SteelSchool'>, string> = both({
   none: 'Nothing',
   fibre: 'Fibre',
   mesh: 'Mesh',
   barGrid: 'Grid of bars',
   twoRows: 'Two rows of bars',
   scrim: 'Glass scrim',
-};
+});
 
-export const misfits: Record<Enum<'SteelMisfit'>, string> = {
+export const misfits: Record<Enum<'SteelMisfit'>, string> = both({
   none: '',
   tooThin: 'there is no room for it and its cover',
   tooLight: 'it does not hold a car',
@@ -166,27 +167,27 @@ export const misfits: Record<Enum<'SteelMisfit'>, string> = {
   tooLong: 'a long piece snaps without bars',
   spans: 'what lies on supports and carries between them wants bars, low in it',
   bareEarth: 'bare earth would rust it: put stone or plastic under it',
-};
+});
 
-export const mouldSides: Record<Enum<'MouldSides'>, string> = {
+export const mouldSides: Record<Enum<'MouldSides'>, string> = both({
   onBottom: 'Stand on the bottom',
   lapBottom: 'Lap the bottom',
-};
+});
 
-export const cornerSchemes: Record<Enum<'CornerScheme'>, string> = {
+export const cornerSchemes: Record<Enum<'CornerScheme'>, string> = both({
   buttedPair: 'One pair runs past',
   pinwheel: 'Each past one',
   mitred: 'Mitred',
-};
+});
 
-export const strips: Record<Enum<'StripKind'>, string> = {
+export const strips: Record<Enum<'StripKind'>, string> = both({
   plyAlong: 'ply, grain along',
   plyAcross: 'ply, grain across',
   hardboard: 'hardboard',
   kerfedOrSheet: 'kerfed board or sheet metal',
-};
+});
 
-export const mouldParts: Record<Enum<'MouldPart'>, string> = {
+export const mouldParts: Record<Enum<'MouldPart'>, string> = both({
   bottom: 'Bottom',
   side: 'Side',
   box: 'Side of the cut-out',
@@ -197,21 +198,21 @@ export const mouldParts: Record<Enum<'MouldPart'>, string> = {
   end: 'End, cut to the section',
   halfShell: 'Half shell, a layer',
   flange: 'Flange',
-};
+});
 
-export const verdicts: Record<Enum<'LayoutVerdict'>, string> = {
+export const verdicts: Record<Enum<'LayoutVerdict'>, string> = both({
   reachesBound: 'as few as the total length allows',
   piecesDoNotShare: 'no fewer: the cuts do not share boards better',
   searchStopped: 'perhaps one too many: not every way was tried',
-};
+});
 
-export const jointMethods: Record<Enum<'JointMethod'>, string> = {
+export const jointMethods: Record<Enum<'JointMethod'>, string> = both({
   tooled: 'tooled',
   sawn: 'sawn',
   formed: 'formed, poured after',
-};
+});
 
-export const inspections: Record<Enum<'Inspection'>, string> = {
+export const inspections: Record<Enum<'Inspection'>, string> = both({
   square: 'Square: the diagonals agree',
   level: 'Level all round',
   fall: 'Fall: strings checked at every stake',
@@ -234,9 +235,9 @@ export const inspections: Record<Enum<'Inspection'>, string> = {
   surfaceClean: 'Old surface clean, free of grease, damp',
   waterAndTools: 'Water, tools, gloves, boots and glasses at hand',
   holdBackBucket: 'A bucket for the hold-back',
-};
+});
 
-export const build = {
+export const build = both({
   blocked: 'What it takes to build cannot be told yet. What is missing is said at its field.',
   digs: (depth: string, spoil: string) => `Dig ${depth} deep; ${spoil} of loose spoil to move.`,
   base: (depth: string, mass: string) => ` ${depth} of compacted stone: ${mass} to buy.`,
@@ -363,27 +364,27 @@ export const build = {
   groundGroup: 'Ground',
   formGroup: 'Forms',
   steelGroup: 'Steel',
-};
+});
 
-export const section = {
+export const section = both({
   title: (name: string) => `Section through ${name}, to scale`,
   base: (text: string) => `stone ${text}`,
   goesOn: 'goes on',
   fall: (percent: string) => `falls ${percent}`,
   board: 'board',
   drain: (mm: string) => `drain ${mm} down`,
-};
+});
 
-export const fall = {
+export const fall = both({
   title: 'Fall',
   kinds: { advised: 'As advised', level: 'Level', offEdge: 'Off an edge', toDrain: 'To a drain' },
   edge: 'Off edge',
   drain: 'To',
   percent: 'Down in 100',
   copied: 'as what it lies on',
-};
+});
 
-export const joints = {
+export const joints = both({
   title: 'Joints',
   proposed: 'Proposed. Drag one in the drawing, or type.',
   own: 'Your own.',
@@ -403,4 +404,4 @@ export const joints = {
   edge: (n: number) => `edge ${String(n)}`,
   panels: 'Panels',
   panelsNote: (spacing: string) => `sides up to ${spacing}`,
-};
+});

@@ -1,9 +1,10 @@
 /** Words of what is bought. */
+import { both } from './english';
 import type { Enum } from '../api/client';
 import { coatNames } from './days';
 
 /** A thing as a shop would call it; what tells it apart from others of its kind is put in. */
-export const goods: Record<Enum<'GoodKind'>, (which: string) => string> = {
+export const goods: Record<Enum<'GoodKind'>, (which: string) => string> = both({
   bag: (which) => which,
   cement: () => 'Cement',
   sand: () => 'Sharp sand',
@@ -50,7 +51,7 @@ export const goods: Record<Enum<'GoodKind'>, (which: string) => string> = {
       delivery: 'Truck: each time it comes',
       wait: 'Truck: time it waits',
     })[which] ?? 'Truck',
-};
+});
 
 /** A thing by its id, where no more is known of it. */
 export const goodById = (id: string): string => {
@@ -58,31 +59,31 @@ export const goodById = (id: string): string => {
   return kind in goods ? goods[kind as Enum<'GoodKind'>](which.replaceAll('-', ' ')).trim() : id;
 };
 
-export const goodGroups: Record<Enum<'GoodGroup'>, string> = {
+export const goodGroups: Record<Enum<'GoodGroup'>, string> = both({
   concrete: 'Concrete',
   ground: 'Ground',
   forms: 'Boards and moulds',
   steel: 'Steel and fibre',
   surface: 'Covers, joints and coats',
   hands: 'For hands and eyes',
-};
+});
 
-export const supplies: Record<Enum<'SupplyKind'>, string> = {
+export const supplies: Record<Enum<'SupplyKind'>, string> = both({
   bags: 'Bags',
   loose: 'Loose, by parts',
   truck: 'Truck',
-};
+});
 
 /** Prices that are no thing's, by their name in the price book. */
-export const standing: Record<string, string> = {
+export const standing: Record<string, string> = both({
   trip: 'A trip with the car',
   delivery: 'Delivery of all of it',
   'truck/m3': 'Truck, a cubic metre',
   'truck/short': 'Truck, each m³ short of 3',
   'truck/delivery': 'Truck, coming',
-};
+});
 
-export const buy = {
+export const buy = both({
   sentence: (cost: string, concrete: string, carry: string) =>
     `All of it is about ${cost}; the concrete alone is ${concrete}. ${carry}`,
   trips: (n: number, mass: string) =>
@@ -156,4 +157,4 @@ export const buy = {
   noCrossing: 'Within this range no way overtakes another.',
   counted: (worth: string) => `An hour of work counts ${worth}.`,
   hours: (h: string) => `${h} h`,
-};
+});

@@ -1,4 +1,5 @@
 /** What can hurt someone, one sentence each. */
+import { both } from './english';
 import type { Notice, Says } from '../api/client';
 import type { Formats } from '../format/format';
 
@@ -20,7 +21,7 @@ type Caution =
   | 'restsOn'
   | 'footingBelowFrost';
 
-export const cautions: { [Code in Caution]: (facts: Says<Notice, Code>, fmt: Formats) => string } = {
+export const cautions: { [Code in Caution]: (facts: Says<Notice, Code>, fmt: Formats) => string } = both({
   causticCement: () =>
     'Wet cement burns skin and eyes: waterproof gloves, boots, glasses. Rinse at once with plenty of water, eyes for 20 minutes, and see a doctor.',
   dustWhenTipping: () => 'Cement dust harms lungs: wear a mask when tipping bags, with the wind behind you.',
@@ -50,4 +51,4 @@ export const cautions: { [Code in Caution]: (facts: Says<Notice, Code>, fmt: For
     }.`,
   footingBelowFrost: (f, fmt) =>
     `Footings stand below the depth that frost reaches where you live; this one stands ${fmt.small(f.deepMm)} deep. What they must carry is not worked out here: ask who is licensed for it.`,
-};
+});

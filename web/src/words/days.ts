@@ -1,7 +1,8 @@
 /** Words of Day and Cure. */
+import { both } from './english';
 import type { Enum } from '../api/client';
 
-export const day = {
+export const day = both({
   sentence: (date: string, start: string, ends: string, doneBy: string) =>
     `${date}: first water at ${start}, the last batch lies at ${ends}, and you wash the tools after ${doneBy}.`,
   byTruck: (date: string, arrives: string, ends: string, doneBy: string) =>
@@ -60,10 +61,10 @@ export const day = {
   opens: 'opens',
   closes: 'closes',
   pass: 'Pass',
-};
+});
 
 /** What goes wrong when a day does, and its mark. */
-export const dayFaults: Record<Enum<'DayFault'>, string> = {
+export const dayFaults: Record<Enum<'DayFault'>, string> = both({
   rain: 'rain before it sets',
   drying: 'dries too fast',
   cold: 'too cold',
@@ -71,10 +72,10 @@ export const dayFaults: Record<Enum<'DayFault'>, string> = {
   dark: 'a pass in the dark',
   joint: 'cold joints',
   hands: 'too few hands for a pass',
-};
+});
 
 /** The same, after "because". */
-export const dayFaultReasons: Record<Enum<'DayFault'>, string> = {
+export const dayFaultReasons: Record<Enum<'DayFault'>, string> = both({
   rain: 'rain comes before it sets',
   drying: 'it dries too fast',
   cold: 'it gets too cold',
@@ -82,9 +83,9 @@ export const dayFaultReasons: Record<Enum<'DayFault'>, string> = {
   dark: 'a pass falls into the dark',
   joint: 'batches no longer join',
   hands: 'hands are too few',
-};
+});
 
-export const dayFaultMarks: Record<Enum<'DayFault'>, string> = {
+export const dayFaultMarks: Record<Enum<'DayFault'>, string> = both({
   rain: 'R',
   drying: 'D',
   cold: 'C',
@@ -92,9 +93,9 @@ export const dayFaultMarks: Record<Enum<'DayFault'>, string> = {
   dark: 'N',
   joint: 'J',
   hands: 'B',
-};
+});
 
-export const cure = {
+export const cure = both({
   sentence: (
     days: string,
     until: string,
@@ -167,37 +168,37 @@ export const cure = {
   calendarFile: 'Put it in a calendar',
   calendarHint: 'A file with alarms, for the calendar of your phone.',
   alarm: (what: string, job: string) => `${job}: ${what}`,
-};
+});
 
 /** Usual products, by the id that the program has them under. */
-export const coatNames: Record<string, string> = {
+export const coatNames: Record<string, string> = both({
   penetratingSealer: 'Penetrating sealer',
   reactiveSealer: 'Reactive sealer, kept wet',
   filmSealer: 'Film sealer',
   counterSealer: 'Two-part counter sealer',
   paint: 'Concrete paint',
   stain: 'Water stain',
-};
+});
 
 /** A product by its usual name, or as the user calls it. */
 export const coatName = (name: string): string => coatNames[name] ?? name;
 
 /** The weather a job takes, and what stands over it. */
-export const skies: Record<Enum<'Sky'>, string> = {
+export const skies: Record<Enum<'Sky'>, string> = both({
   clear: 'Clear',
   broken: 'Broken cloud',
   grey: 'Grey',
-};
+});
 
 /** Where the weather of a day comes from. */
-export const weatherSources: Record<Enum<'WeatherSource'>, string> = {
+export const weatherSources: Record<Enum<'WeatherSource'>, string> = both({
   simulated: 'made up',
   typed: 'typed',
   file: 'from the file',
-};
+});
 
 /** A forecast typed off a phone. */
-export const typed = {
+export const typed = both({
   hint: 'Type what your phone says: three days take a minute. Days without a line keep the forecast below.',
   kept: (on: string) => `Typed on ${on}. It is kept with the job; look again before you pour.`,
   start: 'Type the first day',
@@ -216,9 +217,9 @@ export const typed = {
   rainAfternoonPct: '12–18',
   rainEveningPct: '18–24',
   rainNightPct: 'night',
-};
+});
 
-export const site = {
+export const site = both({
   place: 'Where it lies',
   latitude: 'Latitude, °N',
   longitude: 'Longitude, °E',
@@ -246,10 +247,10 @@ export const site = {
     `${name}: ${hours} hours, ${from} to ${until}`,
   typicalYear: 'a typical year, not a forecast',
   notRead: 'Nothing was taken from it:',
-};
+});
 
 /** Columns of a weather file. */
-export const weatherColumns: Record<string, string> = {
+export const weatherColumns: Record<string, string> = both({
   time: 'the time',
   airC: 'the air temperature',
   humidity: 'the humidity',
@@ -258,9 +259,9 @@ export const weatherColumns: Record<string, string> = {
   cloud: 'the cloud',
   rainChance: 'rain',
   rainMm: 'the rain',
-};
+});
 
-export const weatherReasons: Record<string, string> = {
+export const weatherReasons: Record<string, string> = both({
   notANumber: 'is no number',
   impossible: 'cannot be on this planet; look at its unit',
   incomplete: 'is missing',
@@ -270,4 +271,4 @@ export const weatherReasons: Record<string, string> = {
   outOfOrder: 'goes backwards; hours must follow each other',
   tooFewRows: 'has too few rows',
   zoneUnread: 'names no zone',
-};
+});

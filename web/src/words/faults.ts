@@ -1,8 +1,9 @@
+import { both } from './english';
 import type { Enum } from '../api/client';
 import { duration, fixed, number, type Formats } from '../format/format';
 
 /** What one may see on it afterwards, and why. */
-export const faults = {
+export const faults = both({
   title: 'Something looks wrong',
   intro: 'What do you see? The likeliest cause by the record of this pour comes first.',
   pick: 'What is seen',
@@ -16,9 +17,9 @@ export const faults = {
   from: (when: string) => `from ${when}`,
   next: 'Next time',
   waits: 'The plan has to be settled first.',
-} as const;
+} as const);
 
-export const faultSigns: Record<Enum<'FaultSign'>, string> = {
+export const faultSigns: Record<Enum<'FaultSign'>, string> = both({
   dustyFace: 'Dusty face: chalk comes off on the hand',
   flaking: 'The skin flakes off',
   blisters: 'Blisters in the face',
@@ -39,9 +40,9 @@ export const faultSigns: Record<Enum<'FaultSign'>, string> = {
   blowOut: 'The form gave way',
   peelingCoat: 'The coat peels',
   curledEdge: 'Edges and corners curl up',
-};
+});
 
-export const faultCauses: Record<Enum<'FaultCause'>, { why: string; next: string }> = {
+export const faultCauses: Record<Enum<'FaultCause'>, { why: string; next: string }> = both({
   finishedInBleedWater: {
     why: 'Floated or trowelled while bled water stood on it: it was worked back in.',
     next: 'Wait until the sheen is gone, zone by zone; drag water off, never float it in.',
@@ -141,10 +142,10 @@ export const faultCauses: Record<Enum<'FaultCause'>, { why: string; next: string
     why: 'The next coat came after its window.',
     next: 'Scuff it with 320 grit first when it is late.',
   },
-};
+});
 
 /** What of the record speaks for or against a cause. */
-export const faultMeasures: Record<Enum<'FaultMeasure'>, (v: number, f: Formats) => string> = {
+export const faultMeasures: Record<Enum<'FaultMeasure'>, (v: number, f: Formats) => string> = both({
   beforeSheenMin: (v) => (v > 0 ? `${duration(v)} before the sheen was gone` : 'after the sheen was gone'),
   waterOverPct: (v) => (v > 0 ? `${number(v)} % over the most of the bag` : 'within what the bag allows'),
   waterUnderPct: (v) => (v > 0 ? `${number(v)} % under the least of the bag` : 'within what the bag allows'),
@@ -168,9 +169,9 @@ export const faultMeasures: Record<Enum<'FaultMeasure'>, (v: number, f: Formats)
   fallShortPct: (v) => (v > 0 ? `${fixed(v, 1)} % short of the least fall` : 'it falls enough by the plan'),
   sealedEarlyDays: (v) => (v > 0 ? `${number(v, 1)} days before the label allows` : 'when the label allows'),
   recoatLateH: (v) => (v > 0 ? `${number(v)} h after its window` : 'within its window'),
-};
+});
 
-export const mendings: Record<Enum<'MendWith'>, string> = {
+export const mendings: Record<Enum<'MendWith'>, string> = both({
   harden: 'Brush and vacuum it, keep it wet for some more days, then a silicate hardener on the dry face.',
   grindOrTop: 'Grind it down with a mask and water, or lay a thin topping on a bond coat.',
   fillYoung: 'Press the kept mix into the holes while all of it is young; keep it damp for days.',
@@ -182,4 +183,4 @@ export const mendings: Record<Enum<'MendWith'>, string> = {
   recoat: 'Take the coat off, let it dry out, and begin anew as the label has it.',
   braceNow: 'Stop placing. Scrape back, brace and backfill, refill, and look at it again in ten minutes.',
   dampOrGrind: 'Wet it from above for some days; a lip that stays is ground off.',
-};
+});

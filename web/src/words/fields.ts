@@ -1,5 +1,7 @@
 /** What stands beside a field. */
-export const fields = {
+import { both } from './english';
+
+export const fields = both({
   name: 'Name',
   thickness: 'Thickness',
   bed: 'Lies on',
@@ -179,4 +181,4 @@ export const fields = {
   advised: (days: string) => `advised: ${days}`,
   blankEdge: 'worked out',
   understood: (text: string) => `= ${text}`,
-};
+});

@@ -1,4 +1,6 @@
-export const household = {
+import { both } from './english';
+
+export const household = both({
   title: 'This household',
   link: 'This household: who is let in, how you like things',
   shareTitle: 'Share at home',
@@ -36,9 +38,9 @@ export const household = {
   wakeUntil: 'Until',
   latitude: 'Latitude',
   longitude: 'Longitude',
-};
+});
 
-export const compare = {
+export const compare = both({
   title: 'Compare',
   link: 'Compare',
   with: 'With',
@@ -69,4 +71,4 @@ export const compare = {
     cost: 'Cost of the job',
     decisions: 'To decide',
   },
-};
+});

@@ -15,3 +15,4 @@ export * from './faults';
 export * from './paper';
 export * from './lookback';
 export * from './household';
+export { speak } from './english';

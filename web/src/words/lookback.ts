@@ -1,9 +1,10 @@
+import { both } from './english';
 import type { Enum, LearntKey, Says, Standout } from '../api/client';
 import { duration, number, type Formats } from '../format/format';
 import { passes } from './names';
 
 /** What happened, and what the next plan takes over. */
-export const lookBack = {
+export const lookBack = both({
   title: 'Look back',
   blocked: 'The day has to be planned first.',
   ahead: (when: string) => `It is still to be poured: ${when}. What earlier pours say of it stands beside.`,
@@ -49,9 +50,9 @@ export const lookBack = {
   covers: 'Covers',
   coverOn: 'on',
   coverOff: 'off',
-} as const;
+} as const);
 
-export const faultTelling = {
+export const faultTelling = both({
   add: 'Something is wrong',
   sign: 'What do you see?',
   choose: 'Choose…',
@@ -66,9 +67,9 @@ export const faultTelling = {
   none: 'No fault was told of. May it stay so.',
   ofPicture: (sign: string) => `Photo: ${sign}`,
   plan: 'Plan of the element; press where it is',
-} as const;
+} as const);
 
-export const telling = {
+export const telling = both({
   intro: 'From the day sheet, in two minutes. What you leave empty is taken as planned, and teaches nothing.',
   day: 'Day',
   first: 'First water',
@@ -84,9 +85,9 @@ export const telling = {
   wrongOrder: 'It has to come after the first water.',
   wrongBags: 'A number, 0 or more.',
   wantsFirst: 'When did the first water go in?',
-} as const;
+} as const);
 
-export const logFiles = {
+export const logFiles = both({
   title: 'The diary as a file',
   csv: 'As a table (CSV)',
   json: 'As JSON',
@@ -97,7 +98,7 @@ export const logFiles = {
   probeGap: (gap: string) => `The longest gap is ${gap} h; over more than 3 h the reckoned warmth stands.`,
   probeUse: 'Use it',
   probeUsed: 'Strength and dates go by this probe.',
-} as const;
+} as const);
 
 const late = (minutes: number, early: string, after: string) =>
   `${duration(Math.abs(minutes))} ${minutes < 0 ? early : after}`;
@@ -108,7 +109,7 @@ const more = (pct: number, less: string, longer: string) =>
 type StandoutWords = { [C in Standout['code']]: (facts: Says<Standout, C>, format: Formats) => string };
 
 /** What was not as planned, in a sentence each. */
-export const standouts: StandoutWords = {
+export const standouts: StandoutWords = both({
   begun: (s) => `First water was ${late(s.laterMin, 'sooner', 'later')} than planned.`,
   mixing: (s) =>
     `Mixing took ${duration(s.tookMin)}, not ${duration(s.plannedMin)}: ${number(s.roundMin, 1)} min a batch, not ${number(s.plannedRoundMin, 1)}.`,
@@ -129,14 +130,14 @@ export const standouts: StandoutWords = {
   stood: (s) => `Work stood still ${s.times === 1 ? 'once' : `${number(s.times)} times`}.`,
   rained: () => 'It rained on it.',
   done: (s) => `The last pass was done ${late(s.laterMin, 'sooner', 'later')} than planned.`,
-};
+});
 
 /** Words of findings end in a full stop; the unit of water is a letter that must not be read as a word. */
 export const standoutText = (s: Standout, f: Formats): string =>
   (standouts[s.code] as (facts: Standout, format: Formats) => string)(s, f);
 
 /** What is learnt. */
-export const learnt = {
+export const learnt = both({
   title: 'What pours have taught',
   intro:
     'From what was told of your pours. Nothing is taken over until you say so. The figures we begin with count as four pours: with each pour of yours they count less.',
@@ -172,20 +173,19 @@ export const learnt = {
   } satisfies Record<Enum<'LearntOf'>, string>,
   us: 'you',
   here: 'your site',
-  beds: { rigid: 'rigid forms', levelled: 'a levelled base', handDug: 'hand-dug ground' } as Record<
-    string,
-    string
-  >,
+  beds: { rigid: 'rigid forms', levelled: 'a levelled base', handDug: 'hand-dug ground' },
   mixersOf: {
     drum: 'a drum',
     forced: 'a pan mixer',
     drillBucket: 'drill and bucket',
     tub: 'a tub',
     barrow: 'a barrow',
-  } as Record<string, string>,
+  },
   parts: 'mixed by parts',
   ready: 'by truck',
-};
+});
+
+const named = (names: Record<string, string>, name: string): string => names[name] ?? name;
 
 /** Whose value it is, in words; a bag by the name it is given. */
 export const learntWhose = (key: LearntKey, bag: (id: string) => string): string => {
@@ -194,11 +194,11 @@ export const learntWhose = (key: LearntKey, bag: (id: string) => string): string
     case 'set':
       return `${key.what === 'parts' ? learnt.parts : key.what === 'ready' ? learnt.ready : bag(key.what)}, ${crew}`;
     case 'pace':
-      return `${learnt.mixersOf[key.what] ?? key.what}, ${crew}`;
+      return `${named(learnt.mixersOf, key.what)}, ${crew}`;
     case 'finishing':
       return crew;
     case 'waste':
-      return learnt.beds[key.what] ?? key.what;
+      return named(learnt.beds, key.what);
     case 'sheen':
       return key.what === '' ? learnt.here : key.what;
     default:
@@ -206,7 +206,7 @@ export const learntWhose = (key: LearntKey, bag: (id: string) => string): string
   }
 };
 
-export const season = {
+export const season = both({
   title: 'The season',
   link: 'The season: what was poured, and what it taught',
   pours: 'What was poured',
@@ -219,9 +219,9 @@ export const season = {
   teaches: 'In the record',
   leaveOut: 'Leave it out',
   putBack: 'Let it count again',
-} as const;
+} as const);
 
-export const yardNames = {
+export const yardNames = both({
   crew: 'Who pours',
   mixer: 'Which mixer',
   site: 'Which place',
@@ -229,4 +229,4 @@ export const yardNames = {
   placeholder: 'name',
   prices: (n: string) => `Take the yard’s newer prices (${n})`,
   bag: (name: string) => `From the yard: ${name}`,
-} as const;
+} as const);

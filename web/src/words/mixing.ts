@@ -1,30 +1,31 @@
 /** Words of the mix, of the batches and of what is measured. */
+import { both } from './english';
 import type { Additive, Enum } from '../api/client';
 
 /** Half a bag and one bag, but two bags. */
 const oneAtMost = (text: string): boolean => ['¼', '½', '¾', '1'].includes(text);
 
 /** What measuring is done with, one and many. */
-export const containers: Record<Enum<'ContainerKind'>, [one: string, many: string]> = {
+export const containers: Record<Enum<'ContainerKind'>, [one: string, many: string]> = both({
   bucket: ['bucket', 'buckets'],
   shovel: ['shovel', 'shovels'],
   barrow: ['barrow', 'barrows'],
   box: ['box', 'boxes'],
   jug: ['jug', 'jugs'],
-};
+});
 
-export const containerKinds: Record<Enum<'ContainerKind'>, string> = {
+export const containerKinds: Record<Enum<'ContainerKind'>, string> = both({
   bucket: 'Bucket',
   shovel: 'Shovel',
   barrow: 'Barrow',
   box: 'Box',
   jug: 'Jug',
-};
+});
 
 export const counted = (text: string, kind: Enum<'ContainerKind'>): string =>
   `${text} ${containers[kind][oneAtMost(text) ? 0 : 1]}`;
 
-export const things: Record<Enum<'MeasuredThing'>, string> = {
+export const things: Record<Enum<'MeasuredThing'>, string> = both({
   bag: 'bags',
   addedCement: 'cement on top',
   cement: 'cement',
@@ -37,9 +38,9 @@ export const things: Record<Enum<'MeasuredThing'>, string> = {
   polymer: 'polymer',
   fibre: 'fibre',
   readyMix: 'off the truck',
-};
+});
 
-export const additives: Record<Additive, string> = {
+export const additives: Record<Additive, string> = both({
   retarder: 'Retarder',
   accelerator: 'Accelerator, no chloride',
   chlorideAccelerator: 'Accelerator, chloride',
@@ -48,9 +49,9 @@ export const additives: Record<Additive, string> = {
   antifreeze: 'Antifreeze',
   pigment: 'Pigment, % of cement',
   polymer: 'Polymer, % of cement',
-};
+});
 
-export const partsSchools: Record<NonNullable<Enum<'PartsSchool'>>, [name: string, reason: string]> = {
+export const partsSchools: Record<NonNullable<Enum<'PartsSchool'>>, [name: string, reason: string]> = both({
   oneTwoThree: ['1 : 2 : 3', 'the usual for slabs: strong, and it closes under the float'],
   oneFourBallast: ['1 : 4 all-in ballast', 'one heap instead of two; good where the ballast is good'],
   oneTwoFour: ['1 : 2 : 4', 'less cement; only stiff, with 20 mm stone, and for paths'],
@@ -61,9 +62,9 @@ export const partsSchools: Record<NonNullable<Enum<'PartsSchool'>>, [name: strin
   fineSand: ['1 : 3 fine sand', 'no stone: fills a mould to its corners'],
   sandBed: ['1 : 4 sand', 'balling, to bed pebbles in'],
   polymerSand: ['1 : 1½ sand', 'for thin counters, with a polymer as its label says'],
-};
+});
 
-export const wayMisfits: Record<Enum<'WayMisfit'>, string> = {
+export const wayMisfits: Record<Enum<'WayMisfit'>, string> = both({
   tooWeak: 'too weak',
   tooMuchWater: 'too much water',
   noAir: 'no air for frost',
@@ -71,10 +72,10 @@ export const wayMisfits: Record<Enum<'WayMisfit'>, string> = {
   sectionTooThick: 'too thick for it',
   stoneTooLarge: 'stone too large',
   notInThisMixer: 'not in this mixer',
-};
+});
 
 /** What is asked of a truck's supplier. */
-export const truck = {
+export const truck = both({
   strength: 'Strength class, MPa',
   air: 'With air, against frost',
   chute: 'Its chute reaches the pour',
@@ -84,9 +85,9 @@ export const truck = {
   limit: 'Off within, min',
   from: 'They come from',
   until: 'until',
-};
+});
 
-export const mix = {
+export const mix = both({
   bagged: (count: string, bag: string, water: string, mpa: string) =>
     `${count} bags of ${bag}, ${water} of water to each: about ${mpa} when it has cured.`,
   parts: (dry: string, water: string, mpa: string) =>
@@ -153,7 +154,7 @@ export const mix = {
   containerOf: (thing: string) => `Measure ${thing} with`,
   holds: (thing: string) => `It holds, for ${thing}`,
   moistureHint: 'Squeeze a handful from inside the heap.',
-};
+});
 
 /** What so many of the crew do, one and several. */
 const crewRoles: Record<Enum<'CrewRole'>, [one: string, several: string]> = {
@@ -167,14 +168,14 @@ const crewRoles: Record<Enum<'CrewRole'>, [one: string, several: string]> = {
 const spelled: Record<number, string> = { 1: 'One', 2: 'Two', 3: 'Three', 4: 'Four', 5: 'Five', 6: 'Six' };
 
 /** What sets the time from one batch to the next. */
-export const paceBounds: Record<Enum<'PaceBound'>, string> = {
+export const paceBounds: Record<Enum<'PaceBound'>, string> = both({
   machine: 'the mixer sets the pace, hands wait for it',
   hands: 'all hands are busy, the mixer waits for them',
   mixing: 'mixing by hand sets the pace',
   drillRests: 'the drill has to rest',
-};
+});
 
-export const paceTasks: Record<Enum<'PaceTask'>, string> = {
+export const paceTasks: Record<Enum<'PaceTask'>, string> = both({
   charge: 'fetch and tip',
   mix: 'mix',
   watch: 'watch',
@@ -182,19 +183,19 @@ export const paceTasks: Record<Enum<'PaceTask'>, string> = {
   barrow: 'wheel',
   spread: 'spread',
   strikeOff: 'strike off',
-};
+});
 
-export const round = {
+export const round = both({
   label: 'One round: who does what when',
   mixer: 'Mixer',
   hand: (n: number) => `Hand ${String(n)}`,
   free: 'free',
   title: (minutes: string, bound: string) => `A batch every ${minutes}: ${bound}.`,
   part: (task: string, minutes: string) => `${task}, ${minutes}`,
-};
+});
 
 /** The crew's own pace: minutes of one person. */
-export const pace = {
+export const pace = both({
   summary: 'How fast this crew is',
   hint: 'Minutes of one person. Empty takes the usual.',
   bagMin: 'Fetch and tip a bag of 25 kg',
@@ -209,9 +210,9 @@ export const pace = {
   narrowMin: 'Fill 10 L in moulds and edges',
   strikeMin: 'Strike off 1 m²',
   restMin: 'Rest in each hour after the first',
-};
+});
 
-export const load = {
+export const load = both({
   sentence: (n: string, size: string, every: string, total: string) =>
     `${n} batches of ${size}, one every ${every}: all mixed and placed in ${total}.`,
   barrowLoad: 'a barrow load',
@@ -273,4 +274,4 @@ export const load = {
         return `${i === 0 ? many : many.toLowerCase()} ${crewRoles[t.role][t.people === 1 ? 0 : 1]}`;
       })
       .join(', ')}.`,
-};
+});

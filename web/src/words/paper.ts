@@ -1,12 +1,14 @@
 /** Pages made to be printed. */
-export const paper = {
+import { both } from './english';
+
+export const paper = both({
   title: 'On paper',
   link: 'On paper',
   sentence: (pages: string) => `${pages} to print, in black and white, to lie in the dust beside the mixer.`,
   sheetsOf: (n: string) => (n === '1' ? '1 sheet' : `${n} sheets`),
   print: 'Print them',
   drawingsTitle: 'Drawings as files, in millimetres',
-  drawings: { plan: 'Plan', boards: 'Boards', bars: 'Bars' },
+  drawings: { plan: 'Plan', boards: 'Boards', bars: 'Bars', steel: 'Steel in place', ply: 'Mould sheets' },
   noDrawing: 'There is nothing of this to draw, or the program does not answer.',
   size: 'Paper',
   sizes: { A4: 'A4', Letter: 'Letter' },
@@ -80,4 +82,4 @@ export const paper = {
   tooLarge: (name: string, along: string, across: string) =>
     `${name} is ${along} by ${across}: too large for paper. Mark it out by its measures.`,
   join: 'Lay crosses on crosses, and tape the tiles together.',
-} as const;
+} as const);

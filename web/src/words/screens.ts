@@ -1,7 +1,8 @@
 /** Words on the screens. Plain, short, as a friend on site would say it. */
+import { both } from './english';
 import type { Enum } from '../api/client';
 
-export const app = {
+export const app = both({
   name: 'Set Firm',
   windowTitle: (page: string) => (page === 'Set Firm' ? page : `${page} – Set Firm`),
   home: 'Set Firm, to the yard',
@@ -37,7 +38,7 @@ export const app = {
   },
   newer: 'A newer Set Firm is here.',
   takeNewer: 'Use it',
-};
+});
 
 export const keyList: [string, string][] = [
   ['1 – 9', 'go to a step'],
@@ -48,7 +49,7 @@ export const keyList: [string, string][] = [
   ['?', 'this list'],
 ];
 
-export const save = {
+export const save = both({
   saved: 'Saved',
   saving: 'Saving…',
   waiting: 'Kept on this device; waiting for the program',
@@ -81,9 +82,9 @@ export const save = {
   asItWas: (when: string) => `As it was on ${when}`,
   takeBack: 'Take it back',
   versionGone: 'It is not kept any more.',
-};
+});
 
-export const yard = {
+export const yard = both({
   title: 'The yard',
   newJob: 'New job',
   name: 'What you call it',
@@ -141,9 +142,9 @@ export const yard = {
     hardening: 'Hardening',
     done: 'Done',
   } satisfies Record<Enum<'JobPhase'>, string>,
-};
+});
 
-export const shape = {
+export const shape = both({
   sentence: (area: string, thickness: string, net: string, order: string, waste: string) =>
     `${area} at ${thickness} is ${net} as drawn. Have ${order} ready: ${waste} more for what the ground swallows.`,
   many: (n: number, area: string, net: string, order: string) =>
@@ -173,16 +174,16 @@ export const shape = {
   manyEdges: (n: number) => `An outline of ${String(n)} edges.`,
   legend: 'Press an edge to change what it meets.',
   scaleBar: 'scale',
-};
+});
 
-export const why = {
+export const why = both({
   button: (what: string) => `Why? ${what}`,
   short: 'Why?',
   source: 'Source',
   holds: 'holds for',
-};
+});
 
-export const pours = {
+export const pours = both({
   strip: 'Pours of this job',
   noDay: 'no day yet',
   states: { coming: 'to come', now: 'under way', poured: 'poured' },
@@ -214,4 +215,4 @@ export const pours = {
   hands: 'Hands for this pour',
   one: (n: string) => `Pour ${n}`,
   titled: (title: string, n: string) => `${title} (pour ${n})`,
-};
+});

@@ -1,7 +1,8 @@
+import { both } from './english';
 import type { Enum } from '../api/client';
 
 /** The list as it is held in a shop. */
-export const shop = {
+export const shop = both({
   title: 'In the shop',
   link: 'In the shop',
   sentence: (open: string, left: string, spent: string) =>
@@ -35,11 +36,11 @@ export const shop = {
   gearWrong: 'A price, as a number from 0 on, is wanted here.',
   days: (n: string, first: string) => (n === '1' ? `on ${first}` : `${n} days, from ${first}`),
   gearCost: (cost: string) => `Gear: ${cost}`,
-} as const;
+} as const);
 
-export const gearSources: Record<Enum<'GearSource'>, string> = {
+export const gearSources: Record<Enum<'GearSource'>, string> = both({
   own: 'Have it',
   borrow: 'Borrow',
   hire: 'Hire',
   buy: 'Buy',
-};
+});

@@ -1,6 +1,7 @@
+import { both } from './english';
 import type { Enum } from '../api/client';
 
-export const tasks = {
+export const tasks = both({
   title: 'Order of work',
   link: 'Order of work',
   sentence: (done: string, all: string, next: string) =>
@@ -53,19 +54,19 @@ export const tasks = {
   open: 'Show only what is open',
   nobodyDoes:
     'Where it carries, spans or rises, or meets gas or electricity, local rules and licensed people decide.',
-} as const;
+} as const);
 
-export const taskPhases: Record<Enum<'TaskPhase'>, string> = {
+export const taskPhases: Record<Enum<'TaskPhase'>, string> = both({
   ground: 'Ground',
   build: 'Forms and steel',
   stage: 'Made ready',
   pourDay: 'Pour day',
   keep: 'Keep it',
   after: 'Afterwards',
-};
+});
 
 /** What is done, and the sign that it is. */
-export const workTasks: Record<Enum<'WorkTask'>, { title: string; sign: string }> = {
+export const workTasks: Record<Enum<'WorkTask'>, { title: string; sign: string }> = both({
   readRules: {
     title: 'Read the local rules',
     sign: 'you know what needs leave, and by whom it is looked at',
@@ -157,9 +158,9 @@ export const workTasks: Record<Enum<'WorkTask'>, { title: string; sign: string }
   setInPlace: { title: 'Set it in place', sign: 'level, bedded all over, gear rated for twice its weight' },
   firstLoad: { title: 'Put loads on it', sign: 'strong enough by the plan' },
   firstWinter: { title: 'First frost', sign: 'no salt in the first winter' },
-};
+});
 
-export const mistakes: Record<Enum<'CommonMistake'>, string> = {
+export const mistakes: Record<Enum<'CommonMistake'>, string> = both({
   formToTheOutside: 'Boards are set to the outside size: all of it comes out two boards too small.',
   noRelease: 'Nothing between form and concrete: it sticks, and corners break out with the board.',
   seamsNotSealedADayBefore: 'Sealed just before, or not: paste leaks out and leaves holes along the seam.',
@@ -170,9 +171,9 @@ export const mistakes: Record<Enum<'CommonMistake'>, string> = {
   pryingAgainstThePiece: 'A bar against the piece: the edge chips where it shows.',
   strippingOutward: 'Boards pulled outward: the edge goes with them.',
   sealingTooSoon: 'Sealed while water is still in it: it whitens and peels.',
-};
+});
 
-export const gear: Record<Enum<'Gear'>, string> = {
+export const gear: Record<Enum<'Gear'>, string> = both({
   barrow: 'barrow',
   broom: 'broom',
   buckets: 'buckets',
@@ -214,10 +215,10 @@ export const gear: Record<Enum<'Gear'>, string> = {
   trowel: 'trowel',
   wedges: 'wooden wedges',
   wireBrush: 'wire brush',
-};
+});
 
 /** What a number of a task says; the number comes with its unit. */
-export const taskFigures: Record<Enum<'TaskFigure'>, (v: string, one: boolean) => string> = {
+export const taskFigures: Record<Enum<'TaskFigure'>, (v: string, one: boolean) => string> = both({
   stringAboveMm: (v) => `strings ${v} over the top`,
   lowestCornerMm: (v) => `lowest corner ${v} under the string`,
   digDepthMm: (v) => `${v} deep`,
@@ -258,10 +259,10 @@ export const taskFigures: Record<Enum<'TaskFigure'>, (v: string, one: boolean) =
   coatM2: (v) => `${v} with all coats`,
   liftPeople: (v, one) => (one ? 'one person lifts it' : `${v} people lift it`),
   topKg: (v) => `${v} on its support`,
-};
+});
 
 /** Where people who do this well differ. */
-export const practices: Record<Enum<'Practice'>, { title: string; why: string }> = {
+export const practices: Record<Enum<'Practice'>, { title: string; why: string }> = both({
   keepWetDays: {
     title: 'How long it is kept wet',
     why: 'Some stop after two or three days and some go on for four weeks. Strength and a hard face come with the days; a week is the usual middle.',
@@ -290,4 +291,4 @@ export const practices: Record<Enum<'Practice'>, { title: string; why: string }>
     title: 'When it is sealed',
     why: 'Some go by the label, some wait a week, some the full four. Water that is still in it lifts a film.',
   },
-};
+});

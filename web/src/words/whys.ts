@@ -1,4 +1,5 @@
 /** The formula of each figure in words, and what its values are called. */
+import { both } from './english';
 import type { Why } from '../api/client';
 import { whysBuilding } from './whysBuilding';
 import { whysDay } from './whysDay';
@@ -6,8 +7,8 @@ import { whysMixing } from './whysMixing';
 import type { WhysOf } from './whyWords';
 
 /** A code without words does not compile. */
-export const whys: WhysOf<Why['code']> = {
+export const whys: WhysOf<Why['code']> = both({
   ...whysBuilding,
   ...whysMixing,
   ...whysDay,
-};
+});

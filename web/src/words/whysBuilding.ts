@@ -1,9 +1,10 @@
 /** The formulas of shape and build in words. */
+import { both } from './english';
 import type { Why } from '../api/client';
 import { number } from '../format/format';
 import { litresResult, type WhysOf } from './whyWords';
 
-export const whysBuilding = {
+export const whysBuilding = both({
   area: {
     title: 'Area',
     formula: 'area inside the outline − openings, for each piece',
@@ -159,4 +160,4 @@ export const whysBuilding = {
     result: (v) => number(v),
     inputs: { pieces: 'pieces', moulds: 'moulds', stripDays: 'in the mould', cleanDays: 'between' },
   },
-} satisfies Partial<WhysOf<Why['code']>>;
+} satisfies Partial<WhysOf<Why['code']>>);

@@ -1,9 +1,10 @@
 /** The formulas of the day and the cure in words. */
+import { both } from './english';
 import type { Why } from '../api/client';
 import { duration, number } from '../format/format';
 import { type WhysOf } from './whyWords';
 
-export const whysDay = {
+export const whysDay = both({
   sheen: {
     title: 'Sheen gone, hours from the water',
     formula:
@@ -171,4 +172,4 @@ export const whysDay = {
       f28Mpa: 'full strength',
     },
   },
-} satisfies Partial<WhysOf<Why['code']>>;
+} satisfies Partial<WhysOf<Why['code']>>);

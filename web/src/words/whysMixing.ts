@@ -1,9 +1,10 @@
 /** The formulas of mix, batches and money in words. */
+import { both } from './english';
 import type { Why } from '../api/client';
 import { duration, factText, number } from '../format/format';
 import { litresResult, type WhysOf } from './whyWords';
 
-export const whysMixing = {
+export const whysMixing = both({
   wholeBags: {
     title: 'Bags or buckets of cement',
     formula: '(to have ready + hold-back) ÷ yield of one, rounded up',
@@ -246,4 +247,4 @@ export const whysMixing = {
       deliveryMoney: 'brought',
     },
   },
-} satisfies Partial<WhysOf<Why['code']>>;
+} satisfies Partial<WhysOf<Why['code']>>);

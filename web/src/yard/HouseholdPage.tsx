@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { QRCodeSVG } from 'qrcode.react';
 import { useState } from 'react';
 import { api, http, type Enum, type Problem } from '../api/client';
+import { useYardEnglish } from '../common/useYardEnglish';
 import { AppFrame } from '../app/AppFrame';
 import { zone } from '../common/zone';
 import { formatsFor } from '../format/format';
@@ -210,6 +211,7 @@ function Share() {
 
 /** What is settled once for all jobs: how things are liked, and who is let in. */
 export function HouseholdPage() {
+  useYardEnglish();
   const role = useRole();
   return (
     <AppFrame page={words.title} title={words.title}>

@@ -1,6 +1,7 @@
 import { UnstyledButton } from '@mantine/core';
 import { Link } from 'react-router';
 import type { LearntReport } from '../api/client';
+import { useYardEnglish } from '../common/useYardEnglish';
 import { AppFrame } from '../app/AppFrame';
 import { LearntList } from '../common/LearntList';
 import { useLearnt, type LearntHandle } from '../common/useLearnt';
@@ -42,6 +43,7 @@ function Row({ pour, leaveOut }: { pour: Pour; leaveOut: LearntHandle['leaveOut'
 
 /** The yard's season: what was poured, how it went, and what it taught. */
 export function SeasonPage() {
+  useYardEnglish();
   const learnt = useLearnt();
   const pours = learnt.report?.pours ?? [];
   return (

@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, http, type JobLine } from '../api/client';
+import { useYardEnglish } from '../common/useYardEnglish';
 import { AppFrame } from '../app/AppFrame';
 import { formatsFor, number, type Formats } from '../format/format';
 import { useRole } from '../own/useRole';
@@ -145,6 +146,7 @@ const ASK_AGAIN_MS = 700;
 const RETRY_MS = 2_500;
 
 export function YardPage() {
+  useYardEnglish();
   const jobs = api.useQuery(
     'get',
     '/api/jobs',

@@ -179,7 +179,8 @@ internal sealed partial class YardLines(IServiceScopeFactory scopes, JobWeather 
         .Where(j => j.RemovedAt == null && (one == null || j.Id == one)).OrderByDescending(j => j.UpdatedAt)
         .Select(j => new Head(
             j.Id, j.Version, j.Name, j.UpdatedAt, db.Log.Where(l => l.JobId == j.Id).Max(l => (long?)l.Seq) ?? 0,
-            db.Lines.Where(l => l.JobId == j.Id).Select(l => l.Key).FirstOrDefault(), db.Lines.Where(l => l.JobId == j.Id).Select(l => l.Line).FirstOrDefault()) { IsPutAway = j.PutAwayAt != null });
+            db.Lines.Where(l => l.JobId == j.Id).Select(l => l.Key).FirstOrDefault(), db.Lines.Where(l => l.JobId == j.Id).Select(l => l.Line).FirstOrDefault())
+        { IsPutAway = j.PutAwayAt != null });
 
     [LoggerMessage(LogLevel.Warning, "The line of job {Id} could not be made.")]
     private static partial void LogNotMade(ILogger logger, Exception e, Guid id);

@@ -31,6 +31,7 @@ public sealed class Browser : IDisposable
         service.SuppressInitialDiagnosticInformation = true;
         Driver = new ChromeDriver(service, options, TimeSpan.FromSeconds(60));
         Driver.ExecuteCdpCommand("Emulation.setTimezoneOverride", new Dictionary<string, object?> { ["timezoneId"] = "Europe/Berlin" });
+        ByServiceWorker(false);
     }
 
     public ChromeDriver Driver { get; }
@@ -107,6 +108,13 @@ public sealed class Browser : IDisposable
         {
             return false;
         }
+    }
+
+    /// <summary>Whether what a page asks for goes by the program that is kept on the device; a network that is cut by <see cref="Offline"/> is cut for the page only, not for that.</summary>
+    public void ByServiceWorker(bool does)
+    {
+        Driver.ExecuteCdpCommand("Network.enable", []);
+        Driver.ExecuteCdpCommand("Network.setBypassServiceWorker", new Dictionary<string, object?> { ["bypass"] = !does });
     }
 
     /// <summary>Nothing goes out or comes in.</summary>

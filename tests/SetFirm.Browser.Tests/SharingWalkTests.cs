@@ -97,8 +97,12 @@ public sealed class SharingWalkTests
     {
         using var site = new Site();
         using var browser = new Browser();
-        var (id, _) = await site.AddedAsync("Old one");
         browser.Laptop();
+        browser.Open(site.Address);
+        // An empty yard offers something to play with.
+        browser.Press("Play with a terrace that is all there");
+        browser.Says("12.9 m²");
+        var (id, _) = await site.AddedAsync("Old one");
         browser.Open(site.Address);
         browser.Press("Put away: Old one");
         browser.Find(By.XPath("//summary[normalize-space()='Put away (1)']")).Click();

@@ -36,6 +36,7 @@ internal static class JobEndpoints
         var jobs = api.MapGroup("/jobs");
         jobs.MapGet("", ListAsync).WithName("ListJobs").Produces<JobLineDto[]>();
         jobs.MapGet("/start", StartingAsync).WithName("StartingJob").Produces<JobDocument>().ProducesProblem(422);
+        jobs.MapGet("/example", Example).WithName("ExampleJob").Produces<JobDocument>().ProducesProblem(422);
         api.MapGet("/lessons", ListLessons).WithName("ListLessons").Produces<LessonDto[]>().ProducesProblem(422);
         jobs.MapPost("", AddAsync).WithName("AddJob").Accepts<JobDocument>("application/json").Produces<JobDto>(201)
             .ProducesProblem(400).ProducesProblem(413).ProducesProblem(415).ProducesProblem(422);
@@ -79,6 +80,13 @@ internal static class JobEndpoints
         {
             Day = job.Day with { Date = LocalDatePattern.Iso.Format(best.Local.Date), Start = TimePattern.Format(best.Local.TimeOfDay) },
         });
+    }
+
+    // The demo's terrace, for who would rather play first; it is kept nowhere until it is added.
+    private static IResult Example(string? timeZone, IClock clock)
+    {
+        var (_, zone, tomorrow, wrong) = Whose(null, timeZone, clock);
+        return wrong ?? TypedResults.Ok(Demo.DemoYard.Terrace(tomorrow.PlusDays(2)) with { TimeZone = zone.Id });
     }
 
     private static IResult ListLessons(string? units, string? timeZone, IClock clock)

@@ -6,7 +6,7 @@ import { newerWaits, onNewer, takeNewer } from '../planner/install';
 import { app } from '../words';
 import classes from './DeviceSign.module.css';
 
-/** Pages that nobody is asked to leave. */
+/** Pages that nobody is asked to leave, and that say for themselves that there is no connection. */
 const atWork = /\/(pour|rehearse)$/;
 
 /** What this device does by itself: it plans while the program does not answer; and that a newer program waits. */
@@ -16,7 +16,7 @@ export function DeviceSign() {
   const { pathname } = useLocation();
   return (
     <div className={classes.signs} role="status" data-off-paper>
-      {here && (
+      {here && !atWork.test(pathname) && (
         <span className={classes.sign} data-testid="planned-here" title={app.plannedHereLong}>
           {app.plannedHere}
         </span>

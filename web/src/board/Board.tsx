@@ -1,7 +1,7 @@
-import { Suspense, lazy, useMemo, useState, type ReactNode } from 'react';
+import { Suspense, lazy, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { number } from '../format/format';
-import { board as words } from '../words';
+import { app, board as words } from '../words';
 import { BoardMap } from './BoardMap';
 import classes from './Board.module.css';
 import partsStyles from './Parts.module.css';
@@ -13,6 +13,8 @@ import { Mixing } from './Mixing';
 import { MorePad } from './MorePad';
 import { NextUp } from './NextUp';
 import { Review } from './Review';
+import { useRole } from '../own/useRole';
+import { asking } from '../planner/ask';
 import { useBoard } from './session';
 import { SettingsSheet } from './SettingsSheet';
 import { thingsToDo } from './thing';
@@ -33,6 +35,8 @@ export function Board({ clock = null }: { clock?: ReactNode }) {
   const session = useBoard();
   const { report, now, role, format, document, waiting, online, here } = session;
   const { board, day } = report;
+  const looks = useRole() === 'look';
+  const plannedHere = useSyncExternalStore(asking.subscribe, asking.planned);
   const [settings, setSettings] = useAlertSettings();
   const [view, setView] = useState<View>('now');
   const [sheet, setSheet] = useState(false);
@@ -73,7 +77,8 @@ export function Board({ clock = null }: { clock?: ReactNode }) {
       </header>
       <p className={classes.line} role="status">
         {clock}
-        {!online && session.rehearsal === null ? `${words.offline} ` : ''}
+        {looks && session.rehearsal === null ? `${app.looksShort} ` : ''}
+        {!online && session.rehearsal === null ? `${plannedHere ? words.plansHere : words.offline} ` : ''}
         {waiting.size > 0 ? words.waiting(number(waiting.size)) : ''}
         {online && waiting.size === 0 && session.rehearsal === null
           ? here.length > 1

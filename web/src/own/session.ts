@@ -12,11 +12,23 @@ const TOKEN_HEADER = 'X-SetFirm-Token';
 const here = /^(localhost|127\.0\.0\.1|\[::1\])$/;
 
 const nearby: Session = { role: 'plan', near: true, token: null };
-/** Until it is known. */
-const stranger: Session = { role: 'look', near: false, token: null };
+const ROLE_KEY = 'setfirm-role';
+
+const isRole = (text: string | null): text is Role => text === 'look' || text === 'crew' || text === 'plan';
+
+/** Until it is known, what it was last time: nothing that is told is dropped for not knowing, and the program decides. */
+function asBefore(): Session {
+  let kept: string | null = null;
+  try {
+    kept = localStorage.getItem(ROLE_KEY);
+  } catch {
+    // Storage is shut.
+  }
+  return { role: isRole(kept) ? kept : 'plan', near: false, token: null };
+}
 
 // On the machine itself nothing has to be asked for.
-let known: Session = here.test(window.location.hostname) ? nearby : stranger;
+let known: Session = here.test(window.location.hostname) ? nearby : asBefore();
 let asked: Promise<Session> | null = null;
 const listeners = new Set<() => void>();
 
@@ -34,6 +46,11 @@ function ask(): Promise<Session> {
       if (r.status === 401) window.location.assign('/join');
       if (!r.ok) throw new Error('no session');
       known = (await r.json()) as Session;
+      try {
+        localStorage.setItem(ROLE_KEY, known.role);
+      } catch {
+        // It is asked for again.
+      }
       for (const listener of listeners) listener();
       return known;
     })

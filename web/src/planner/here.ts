@@ -8,6 +8,9 @@ export interface Plain {
 
 type Question = Asking extends infer A ? (A extends unknown ? Omit<A, 'id'> : never) : never;
 
+/** A worker that was ended by the device says nothing any more; the first plan on a slow telephone takes a while. */
+const DEAD_MS = 90_000;
+
 /** The planner on this device. It is fetched when it is first wanted, and stays. */
 export class PlannerHere {
   private worker: Worker | null = null;
@@ -55,6 +58,9 @@ export class PlannerHere {
     const id = this.next++;
     return new Promise((done, fail) => {
       this.open.set(id, { done, fail });
+      setTimeout(() => {
+        if (this.open.has(id)) this.giveUp('it does not answer');
+      }, DEAD_MS);
       worker.postMessage({ ...question, id });
     });
   }

@@ -53,6 +53,8 @@ async function read(request) {
     const answer = await soon(request);
     if (answer.ok && whole) await kept.put(key, stamped(answer.clone()));
     if (answer.status === 404) await kept.delete(key);
+    // Sent off: what was read of the yard does not stay on the device.
+    if (answer.status === 401) await caches.delete(READ);
     return answer;
   } catch (e) {
     const known = await kept.match(key);

@@ -117,6 +117,7 @@ export const board = both({
   yourName: 'This phone is called',
   clockOff: (span: string) => `This phone’s clock is off by ${span}; the program’s time is used.`,
   offline: 'No connection: what you tap is kept here and sent later.',
+  plansHere: 'No connection: planned here, sent later.',
   waiting: (n: string) => `${n} kept here, to be sent`,
   settings: 'Sound, voice, night',
   sound: 'Sound',

@@ -28,6 +28,7 @@ export const app = both({
   failed: 'That did not work.',
   noServer:
     'The program does not answer. What you typed is kept on this device and will be sent when it is back.',
+  looksShort: 'Only to look.',
   plannedHere: 'Planned on this device',
   plannedHereLong:
     'The program does not answer, so this device plans by itself, with 20 ways the day may go. What you tell is kept here and sent when it is back.',
@@ -94,6 +95,8 @@ export const yard = both({
   archive: 'Save everything as an archive',
   backup: 'Save a backup',
   empty: 'Nothing planned yet. Start a job: the first figures stand before you have finished typing.',
+  play: 'Play with a terrace that is all there',
+  toPlayWith: (name: string) => `${name}, to play with`,
   today: 'To do now',
   todayOf: (task: string, element: string, time: string) =>
     [element === '' ? task : `${task}: ${element}`, time].filter(Boolean).join(', '),

@@ -1,8 +1,9 @@
 import { Button, Loader, TextInput, UnstyledButton } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { api, http, type JobLine } from '../api/client';
+import { zone } from '../common/zone';
 import { useYardEnglish } from '../common/useYardEnglish';
 import { AppFrame } from '../app/AppFrame';
 import { formatsFor, number, type Formats } from '../format/format';
@@ -163,6 +164,7 @@ export function YardPage() {
     },
   );
   const client = useQueryClient();
+  const navigate = useNavigate();
   const [sought, setSought] = useState('');
   const found = (jobs.data ?? []).filter((j) => holds(j.name, sought));
   const kept = found.filter((j) => j.putAway);
@@ -197,6 +199,14 @@ export function YardPage() {
     ).catch(() => null);
     setWrong(done?.response.ok ? null : app.failed);
     await refresh();
+  };
+  // First use is led by doing: a job that is all there, to change as one likes.
+  const play = async () => {
+    const { data } = await http.GET('/api/jobs/example', { params: { query: { timeZone: zone } } });
+    const made =
+      data && (await http.POST('/api/jobs', { body: { ...data, name: words.toPlayWith(data.name) } }));
+    if (made?.data) await navigate(`/jobs/${made.data.id}/shape`);
+    else setWrong(app.failed);
   };
   // As it was said; what was told of the first is not of the second.
   const copy = async (job: JobLine) => {
@@ -249,7 +259,16 @@ export function YardPage() {
             />
           )}
           {sought !== '' && found.length === 0 && <p className={classes.gist}>{words.notFound(sought)}</p>}
-          {jobs.data?.length === 0 && <p className={classes.gist}>{words.empty}</p>}
+          {jobs.data?.length === 0 && (
+            <>
+              <p className={classes.gist}>{words.empty}</p>
+              {plans && (
+                <Button variant="default" onClick={() => void play()}>
+                  {words.play}
+                </Button>
+              )}
+            </>
+          )}
           {groups.map(({ title, phases }) => {
             const here = found.filter((j) => !j.putAway && phases.includes(j.phase));
             return here.length === 0 ? null : (

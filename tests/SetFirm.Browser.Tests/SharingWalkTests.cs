@@ -114,6 +114,9 @@ public sealed class SharingWalkTests
         var volume = browser.Find(By.XPath("//tr[th[normalize-space()='Concrete of this pour']]"));
         volume.GetAttribute("data-differs").ShouldBe("true");
         browser.Find(By.XPath("//tr[th[normalize-space()='First water']]")).GetAttribute("data-differs").ShouldBe("false");
+        browser.Phone();
+        browser.Overflow().Across.ShouldBe(0); // both columns beside each other in the hand too
+        browser.Laptop();
         // What was only looked at is not kept.
         (await (await site.Get($"/api/jobs/{id}")).Content.ReadFromJsonAsync<JsonNode>(token))!["version"]!.GetValue<int>().ShouldBe(1);
         browser.Open(new Uri(site.Address, "/household"));

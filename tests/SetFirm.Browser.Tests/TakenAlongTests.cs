@@ -146,6 +146,9 @@ public sealed class TakenAlongTests
             browser.Type("Thickness", "120 mm");
             browser.Says("at 120 mm");
             browser.Phone();
+            browser.Open(new Uri($"http://127.0.0.1:{port}"));
+            browser.Find(By.XPath("//a[normalize-space()='Far from home']")); // the yard as the device has it, and it says so
+            browser.Find(By.CssSelector("[data-testid=kept-since]"));
             browser.Open(new Uri(new Uri($"http://127.0.0.1:{port}"), $"/jobs/{id}/pour"));
             browser.Until(() => browser.Driver.FindElements(By.XPath("//button[normalize-space()='Begin the day']")).Count > 0, seconds: 180);
             browser.Press("Begin the day");

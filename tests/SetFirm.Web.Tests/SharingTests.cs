@@ -59,6 +59,64 @@ public sealed partial class SharingTests
     }
 
     [Fact]
+    public async Task A_device_that_stays_connected_is_answered_no_longer_when_the_switch_is_off()
+    {
+        using var site = NewSite();
+        await ShareAsync(site, true);
+        using var device = await JoinedAsync(site, DeviceRole.Plan);
+        (await device.Http.GetAsync(new Uri("/api/jobs", UriKind.Relative), token)).StatusCode.ShouldBe(HttpStatusCode.OK);
+        await ShareAsync(site, false);
+        Answers().ShouldBeFalse();
+        try
+        {
+            // By the connection that it has, if that still stands.
+            (await device.Http.GetAsync(new Uri("/api/jobs", UriKind.Relative), token)).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
+        }
+        catch (HttpRequestException)
+        {
+            // It was closed.
+        }
+    }
+
+    [Fact]
+    public async Task An_address_that_is_none_is_said_and_a_program_that_was_to_share_there_answers_all_the_same()
+    {
+        var file = Site.NewFile();
+        try
+        {
+            using (var first = NewSite(file))
+            {
+                await ShareAsync(first, true); // it is remembered
+            }
+
+            using var second = new Site(file, ("SetFirm:ShareAddress", "my house"), ("SetFirm:SharePort", $"{port}"));
+            (await second.Get("/api/jobs")).StatusCode.ShouldBe(HttpStatusCode.OK);
+            await Task.Delay(500, token); // by then it has tried
+            (await second.Get("/api/jobs")).StatusCode.ShouldBe(HttpStatusCode.OK);
+            var refused = await second.Send(HttpMethod.Put, "/api/sharing", """{"on":true,"safe":false}""");
+            refused.StatusCode.ShouldBe(HttpStatusCode.Conflict);
+            (await refused.Content.ReadAsStringAsync(token)).ShouldContain("my house");
+        }
+        finally
+        {
+            Site.Remove(file);
+        }
+    }
+
+    [Fact]
+    public async Task A_page_to_join_on_that_stood_too_long_is_shown_anew()
+    {
+        using var site = NewSite();
+        await ShareAsync(site, true);
+        using var phone = Client();
+        using var form = new FormUrlEncodedContent([new("__RequestVerificationToken", "old"), new("code", await InvitedAsync(site, DeviceRole.Plan)), new("name", "")]);
+        var answer = await phone.PostAsync(new Uri("/join", UriKind.Relative), form, token);
+        answer.StatusCode.ShouldBe(HttpStatusCode.Redirect);
+        answer.Headers.Location!.ToString().ShouldBe("/join");
+        answer.Headers.Contains("Set-Cookie").ShouldBeFalse(); // nobody was let in
+    }
+
+    [Fact]
     public async Task A_port_that_is_taken_is_said_and_nothing_is_opened()
     {
         using var other = new TcpListener(IPAddress.Parse(Address), port);

@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using NodaTime;
 using SetFirm.Web.Storage;
@@ -46,8 +47,15 @@ internal sealed class Devices(IServiceScopeFactory scopes, IClock clock)
             return;
         }
 
-        using var scope = scopes.CreateScope();
-        Db(scope).Devices.Where(d => d.Id == device.Id).ExecuteUpdate(d => d.SetProperty(x => x.SeenAt, now));
+        try
+        {
+            using var scope = scopes.CreateScope();
+            Db(scope).Devices.Where(d => d.Id == device.Id).ExecuteUpdate(d => d.SetProperty(x => x.SeenAt, now));
+        }
+        catch (SqliteException)
+        {
+            // What it asks for is not held up by that: in a minute, then.
+        }
     }
 
     /// <returns>Null where there are as many as there may be.</returns>

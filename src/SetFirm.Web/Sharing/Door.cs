@@ -29,6 +29,13 @@ internal sealed class Door(RequestDelegate next, IAntiforgery antiforgery, Shari
             return;
         }
 
+        // A connection may outlive the door by which it came.
+        if (!sharing.IsOn)
+        {
+            await Problems.NotJoined().ExecuteAsync(http);
+            return;
+        }
+
         var joining = http.Request.Path.StartsWithSegments(JoinEndpoints.Path, StringComparison.Ordinal);
         if (sharing.IsSafe && !http.Request.IsHttps && !joining)
         {
@@ -52,6 +59,12 @@ internal sealed class Door(RequestDelegate next, IAntiforgery antiforgery, Shari
 
         if (Changes(http.Request) && !await antiforgery.IsRequestValidAsync(http))
         {
+            if (joining)
+            {
+                http.Response.Redirect(JoinEndpoints.Path); // the page stood too long: with a new one
+                return;
+            }
+
             await Problems.NoToken().ExecuteAsync(http);
             return;
         }

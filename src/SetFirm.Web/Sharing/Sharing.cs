@@ -59,11 +59,14 @@ internal sealed partial class Sharing(HomeDoors doors, HomeSettings settings, Ho
         {
             if (!on)
             {
-                doors.Close();
-                invitations.Close();
-                (IsOn, IsSafe) = (false, false);
+                await CloseAsync(cancellation);
                 settings.Write(OnKey, "off");
                 return null;
+            }
+
+            if (!IPAddress.TryParse(Address, out _))
+            {
+                return $"SetFirm:ShareAddress is \"{Address}\", which is no address.";
             }
 
             int[] wanted = safe ? [Port, SafePort] : [Port];
@@ -94,8 +97,7 @@ internal sealed partial class Sharing(HomeDoors doors, HomeSettings settings, Ho
                 await Task.Delay(Look, cancellation);
             }
 
-            doors.Close();
-            (IsOn, IsSafe) = (false, false);
+            await CloseAsync(cancellation);
             return "The door to the network could not be opened.";
         }
         finally
@@ -105,6 +107,19 @@ internal sealed partial class Sharing(HomeDoors doors, HomeSettings settings, Ho
     }
 
     public void Dispose() => turn.Dispose();
+
+    // Nobody is let in from the first moment on; it is answered when nothing is listened to any more.
+    private async Task CloseAsync(CancellationToken cancellation)
+    {
+        int[] open = IsOn ? IsSafe ? [Port, SafePort] : [Port] : [];
+        (IsOn, IsSafe) = (false, false);
+        invitations.Close();
+        doors.Close();
+        for (var look = 0; look < Looks && open.Any(Taken); look++)
+        {
+            await Task.Delay(Look, cancellation);
+        }
+    }
 
     [LoggerMessage(Level = LogLevel.Warning, Message = "The home network is not let in: {Trouble}")]
     private partial void NotLetIn(string trouble);
@@ -128,14 +143,25 @@ internal sealed partial class Sharing(HomeDoors doors, HomeSettings settings, Ho
 }
 
 /// <summary>Once the program answers on the machine itself, the home network is let in again if it was.</summary>
-internal sealed class SharingAgain(Sharing sharing, IHostApplicationLifetime lifetime) : BackgroundService
+internal sealed partial class SharingAgain(Sharing sharing, IHostApplicationLifetime lifetime, ILogger<SharingAgain> log) : BackgroundService
 {
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
         var started = new TaskCompletionSource();
-        await using var told = lifetime.ApplicationStarted.Register(started.SetResult);
+        await using var told = lifetime.ApplicationStarted.Register(() => started.TrySetResult());
         await using var ends = stoppingToken.Register(() => started.TrySetCanceled(stoppingToken));
         await started.Task;
-        await sharing.ResumeAsync();
+        try
+        {
+            await sharing.ResumeAsync();
+        }
+        catch (Exception e) when (!stoppingToken.IsCancellationRequested)
+        {
+            // Whatever is wrong with it, the machine itself is answered.
+            NotLetIn(e);
+        }
     }
+
+    [LoggerMessage(Level = LogLevel.Warning, Message = "The home network is not let in.")]
+    private partial void NotLetIn(Exception trouble);
 }

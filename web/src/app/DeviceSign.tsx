@@ -1,6 +1,9 @@
 import { Button } from '@mantine/core';
 import { useSyncExternalStore } from 'react';
 import { useLocation } from 'react-router';
+import { zone } from '../common/zone';
+import { formatsFor } from '../format/format';
+import { keptSince, onKept } from '../own/kept';
 import { asking } from '../planner/ask';
 import { newerWaits, onNewer, takeNewer } from '../planner/install';
 import { app } from '../words';
@@ -12,6 +15,7 @@ const atWork = /\/(pour|rehearse)$/;
 /** What this device does by itself: it plans while the program does not answer; and that a newer program waits. */
 export function DeviceSign() {
   const here = useSyncExternalStore(asking.subscribe, asking.planned);
+  const since = useSyncExternalStore(onKept, keptSince);
   const newer = useSyncExternalStore(onNewer, newerWaits);
   const { pathname } = useLocation();
   return (
@@ -19,6 +23,11 @@ export function DeviceSign() {
       {here && !atWork.test(pathname) && (
         <span className={classes.sign} data-testid="planned-here" title={app.plannedHereLong}>
           {app.plannedHere}
+        </span>
+      )}
+      {!here && since !== null && !atWork.test(pathname) && (
+        <span className={classes.sign} data-testid="kept-since">
+          {app.keptSince(formatsFor('metric', zone).dateTime(since))}
         </span>
       )}
       {newer && !atWork.test(pathname) && (

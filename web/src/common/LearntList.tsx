@@ -2,6 +2,7 @@ import { Button } from '@mantine/core';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api, http, type LearntEffect, type LearntValue } from '../api/client';
 import { change, formatsFor, number } from '../format/format';
+import { useRole } from '../own/useRole';
 import { learnt as words, learntWhose, yard as yardWords } from '../words';
 import { bagName } from './goodName';
 import classes from './LearntList.module.css';
@@ -57,6 +58,7 @@ interface OneProps {
 function One({ value, whose, say }: OneProps) {
   const title = `${words.of[value.key.of]}: ${whose}`;
   const { inUse, now, asks, word } = value;
+  const plans = useRole() === 'plan';
   return (
     <li
       className={classes.value}
@@ -86,47 +88,49 @@ function One({ value, whose, say }: OneProps) {
         {asks && <Effects value={value} />}
       </div>
       <SaidDots value={value} title={title} />
-      <div className={classes.keys}>
-        {asks && (
-          <>
-            <Button
-              size="compact-sm"
-              aria-label={`${words.take}: ${title}`}
-              onClick={() => void say(value.key, 'taken')}
-            >
-              {words.take}
-            </Button>
+      {plans && (
+        <div className={classes.keys}>
+          {asks && (
+            <>
+              <Button
+                size="compact-sm"
+                aria-label={`${words.take}: ${title}`}
+                onClick={() => void say(value.key, 'taken')}
+              >
+                {words.take}
+              </Button>
+              <Button
+                size="compact-sm"
+                variant="default"
+                aria-label={`${words.refuse}: ${title}`}
+                onClick={() => void say(value.key, 'refused')}
+              >
+                {words.refuse}
+              </Button>
+            </>
+          )}
+          {word === 'refused' && (
             <Button
               size="compact-sm"
               variant="default"
-              aria-label={`${words.refuse}: ${title}`}
-              onClick={() => void say(value.key, 'refused')}
+              aria-label={`${words.ask}: ${title}`}
+              onClick={() => void say(value.key, 'none')}
             >
-              {words.refuse}
+              {words.ask}
             </Button>
-          </>
-        )}
-        {word === 'refused' && (
-          <Button
-            size="compact-sm"
-            variant="default"
-            aria-label={`${words.ask}: ${title}`}
-            onClick={() => void say(value.key, 'none')}
-          >
-            {words.ask}
-          </Button>
-        )}
-        {word === 'taken' && (
-          <Button
-            size="compact-sm"
-            variant="default"
-            aria-label={`${words.undo}: ${title}`}
-            onClick={() => void say(value.key, 'none')}
-          >
-            {words.undo}
-          </Button>
-        )}
-      </div>
+          )}
+          {word === 'taken' && (
+            <Button
+              size="compact-sm"
+              variant="default"
+              aria-label={`${words.undo}: ${title}`}
+              onClick={() => void say(value.key, 'none')}
+            >
+              {words.undo}
+            </Button>
+          )}
+        </div>
+      )}
     </li>
   );
 }

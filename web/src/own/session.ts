@@ -1,3 +1,5 @@
+import { noteAnswer } from './kept';
+
 /** What this device may do: look, tell what is done, or plan. */
 export type Role = 'look' | 'crew' | 'plan';
 
@@ -72,6 +74,7 @@ export async function ownFetch(input: RequestInfo | URL, init?: RequestInit): Pr
     if (token !== null) request.headers.set(TOKEN_HEADER, token);
   }
   const answer = await fetch(request);
+  noteAnswer(answer);
   // Sent off: what was typed stays on the device.
   if (answer.status === 401 && !known.near) window.location.assign('/join');
   return answer;

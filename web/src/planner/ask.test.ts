@@ -115,6 +115,12 @@ test('a refusal of the program is its answer', async () => {
   expect(near.answer).not.toHaveBeenCalled();
 });
 
+test('a proxy that has no program behind it is no answer', async () => {
+  const { asking } = made(() => Promise.resolve(there('<html>', 502)));
+  expect(await (await asking.fetch(post('/api/plan'))).json()).toEqual({ here: 1 });
+  expect(await (await asking.fetch(post('/api/starts'))).json()).toEqual({ here: 1 });
+});
+
 test('who no longer waits gets no answer from either', async () => {
   const { asking } = made(never);
   const left = new AbortController();

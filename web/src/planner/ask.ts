@@ -7,6 +7,8 @@ import { takeYard } from './takeYard';
 const GRACE_MS = 300;
 /** After this long it is taken to be away. */
 const AWAY_MS = 5_000;
+/** What a proxy says when there is no program behind it. */
+const GONE = [502, 504];
 const LOOK_AGAIN_MS = 3_000;
 const LOOK_MS = 2_000;
 
@@ -160,6 +162,11 @@ export class Asking {
     } catch (e) {
       if (!isAbort(e)) this.gone();
       throw e;
+    }
+    // A proxy that answers in its place.
+    if (GONE.includes(response.status)) {
+      this.gone();
+      throw new TypeError(`no answer (${String(response.status)})`);
     }
     this.away = false;
     if (response.ok) {

@@ -63,6 +63,7 @@ async function read(request) {
   }
 }
 
+/** As it is kept: with when it was read, which the page shows. */
 function stamped(answer) {
   const headers = new Headers(answer.headers);
   headers.set('X-Kept-At', new Date().toISOString());

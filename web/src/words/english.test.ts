@@ -31,3 +31,14 @@ test('words are told in the English that is spoken, however deep, whatever makes
   speak('metric');
   expect(said()).toEqual(['kerb', 'mould', '2 litres', 'grey', 5]);
 });
+
+test('what a person named keeps the name that it was given', () => {
+  const words = both({
+    gone: (name: string) => `${name} was removed; its mould stays.`,
+    of: (facts: { name: string; litres: number }) =>
+      `${facts.name}: a kerb of ${String(facts.litres)} litres`,
+  });
+  speak('us');
+  expect(words.gone('Drive kerb')).toBe('Drive kerb was removed; its mold stays.');
+  expect(words.of({ name: 'Grey kerb', litres: 3 })).toBe('Grey kerb: a curb of 3 liters');
+});

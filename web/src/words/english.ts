@@ -27,13 +27,28 @@ export const speak = (units: 'metric' | 'us'): void => {
   if (typeof document !== 'undefined') document.documentElement.lang = isAmerican ? 'en-US' : 'en-GB';
 };
 
+/** What was handed over: names that people gave, however deep in facts. */
+function namesIn(of: unknown, deep = 2): string[] {
+  if (typeof of === 'string') return [of];
+  return typeof of === 'object' && of !== null && deep > 0
+    ? Object.values(of).flatMap((v) => namesIn(v, deep - 1))
+    : [];
+}
+
+/** A sentence in American; names in it stay as they were given. */
+const sentence = (text: string, names: string[]): string =>
+  names
+    .map((name) => [toAmerican(name), name] as const)
+    .filter(([spelled, name]) => spelled !== name && text.includes(name))
+    .reduce((said, [spelled, name]) => said.replaceAll(spelled, name), toAmerican(text));
+
 const known = new WeakMap<object, object>();
 
-function told(value: unknown): unknown {
-  if (typeof value === 'string') return toAmerican(value);
+function told(value: unknown, names: string[] = []): unknown {
+  if (typeof value === 'string') return sentence(value, names);
   if (typeof value === 'function')
-    return (...of: unknown[]) => told((value as (...of: unknown[]) => unknown)(...of));
-  if (Array.isArray(value)) return value.map(told);
+    return (...of: unknown[]) => told((value as (...of: unknown[]) => unknown)(...of), namesIn(of));
+  if (Array.isArray(value)) return value.map((v) => told(v, names));
   if (typeof value === 'object' && value !== null && Object.getPrototypeOf(value) === Object.prototype)
     return both(value);
   return value;

@@ -19,9 +19,9 @@ export const household = both({
   goodUntil: (role: string, time: string) => `${role}. Good until ${time}, for as many devices as you like.`,
   safe: 'Over HTTPS',
   safeWhy:
-    'What is sent over plain HTTP can be read by whoever is on the network. And telephones keep Set Firm on the home screen, work with no network after a restart, and stay awake on the day only over HTTPS.',
+    'Without it, whoever is on the network can read what is sent. And only with it do phones keep Set Firm on the home screen, open it with no network, and stay awake on the day.',
   safeHow:
-    'Each device has to trust this computer once: open the plain address and “join” there, take the certificate, and add it under the device’s security settings as a trusted authority (on some telephones it is switched on in a second place, where certificates are trusted). Then join at the address above.',
+    'Each device has to trust this computer once: open the plain address and “join” there, take the certificate, and add it under the device’s security settings as a trusted authority (on some phones it is switched on in a second place, where certificates are trusted). Then join at the address above.',
   device: 'Device',
   may: 'May',
   seen: 'Last seen',
@@ -53,8 +53,8 @@ export const compare = both({
   figure: 'Figure',
   differs: 'differs',
   sentence: (what: string, cost: string, other: string) => `${what} costs ${other} in place of ${cost}.`,
+  cannot: (what: string) => `${what} cannot be planned.`,
   waits: 'Say what to compare it with.',
-  same: 'nothing differs',
   rows: {
     volume: 'Concrete of this pour',
     bags: 'Bags',

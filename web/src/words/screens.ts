@@ -37,6 +37,7 @@ export const app = both({
     look: 'This device was let in to look: nothing is changed from here.',
     crew: 'This device tells what is done. The job itself is changed on a device that plans.',
   },
+  keptSince: (when: string) => `The program does not answer: as this device read it ${when}`,
   newer: 'A newer Set Firm is here.',
   takeNewer: 'Use it',
 });

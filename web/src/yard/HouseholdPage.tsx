@@ -1,7 +1,7 @@
 import { Button, NumberInput, SegmentedControl, Switch, TextInput } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { QRCodeSVG } from 'qrcode.react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { api, http, type Enum, type Problem } from '../api/client';
 import { useYardEnglish } from '../common/useYardEnglish';
 import { AppFrame } from '../app/AppFrame';
@@ -9,6 +9,7 @@ import { zone } from '../common/zone';
 import { formatsFor } from '../format/format';
 import { useRole } from '../own/useRole';
 import { app, household as words } from '../words';
+import table from '../common/RuledTable.module.css';
 import classes from './HouseholdPage.module.css';
 
 type Role = Enum<'DeviceRole'>;
@@ -24,12 +25,18 @@ function Likes() {
   const client = useQueryClient();
   const { data } = api.useQuery('get', '/api/preferences', {}, { staleTime: 0 });
   const [wrong, setWrong] = useState<{ path: string; why: string } | null>(null);
+  // Typed on while one is on its way: each is sent after the one before, so that the last is what stays.
+  const last = useRef<Promise<unknown>>(Promise.resolve());
   if (!data) return <p>{app.loading}</p>;
-  const keep = async (change: Partial<Liked>) => {
+  const keep = (change: Partial<Liked>) => {
     const said = { ...data, ...change };
     client.setQueryData(['get', '/api/preferences', {}], said);
-    const { error } = await http.PUT('/api/preferences', { body: said });
-    setWrong(error ? { path: (error as { path?: string }).path ?? '', why: whyOf(error) } : null);
+    last.current = last.current.then(async () => {
+      const { error } = await http
+        .PUT('/api/preferences', { body: said })
+        .catch(() => ({ error: { path: '', detail: app.noServer } }));
+      setWrong(error ? { path: (error as { path?: string }).path ?? '', why: whyOf(error) } : null);
+    });
   };
   const at = (path: string) => (wrong?.path === path ? wrong.why : undefined);
   const text = (name: 'currency' | 'wakeFrom' | 'wakeUntil', placeholder: string) => (
@@ -38,7 +45,9 @@ function Likes() {
       placeholder={placeholder}
       value={data[name]}
       error={at(`$.${name}`)}
-      onChange={(e) => void keep({ [name]: e.currentTarget.value })}
+      onChange={(e) => {
+        keep({ [name]: e.currentTarget.value });
+      }}
     />
   );
   const degrees = (name: 'latitude' | 'longitude', most: number) => (
@@ -50,12 +59,19 @@ function Likes() {
       decimalScale={4}
       hideControls
       error={at(`$.${name}`)}
-      onChange={(v) => void keep({ [name]: typeof v === 'number' ? v : null })}
+      onChange={(v) => {
+        keep({ [name]: typeof v === 'number' ? v : null });
+      }}
     />
   );
   return (
     <>
       <p className={classes.hint}>{words.likesHint}</p>
+      {wrong?.path === '' && (
+        <p role="alert" className={classes.wrong}>
+          {wrong.why}
+        </p>
+      )}
       <div className={classes.fields}>
         <div>
           <span className={classes.label}>{words.units}</span>
@@ -66,7 +82,9 @@ function Likes() {
               { value: 'metric', label: words.metric },
               { value: 'us', label: words.us },
             ]}
-            onChange={(units) => void keep({ units: units })}
+            onChange={(units) => {
+              keep({ units: units });
+            }}
           />
         </div>
         <div>
@@ -75,7 +93,9 @@ function Likes() {
             aria-label={words.fraction}
             value={String(data.fraction)}
             data={['8', '16'].map((value) => ({ value, label: words.parts(value) }))}
-            onChange={(f) => void keep({ fraction: Number(f) })}
+            onChange={(f) => {
+              keep({ fraction: Number(f) });
+            }}
           />
         </div>
         {text('currency', '€')}
@@ -173,7 +193,7 @@ function Share() {
         </>
       )}
       {data.devices.length > 0 && (
-        <table className={classes.table}>
+        <table className={table.ruled}>
           <thead>
             <tr>
               <th scope="col">{words.device}</th>

@@ -6,13 +6,16 @@ import { AppFrame } from '../app/AppFrame';
 import { LearntList } from '../common/LearntList';
 import { useLearnt, type LearntHandle } from '../common/useLearnt';
 import { change, formatsFor } from '../format/format';
+import { useRole } from '../own/useRole';
 import { app, faultSigns, learnt as learntWords, season as words } from '../words';
+import table from '../common/RuledTable.module.css';
 import classes from './SeasonPage.module.css';
 
 type Pour = LearntReport['pours'][number];
 
 function Row({ pour, leaveOut }: { pour: Pour; leaveOut: LearntHandle['leaveOut'] }) {
   const format = formatsFor(pour.units, pour.timeZone);
+  const plans = useRole() === 'plan';
   return (
     <tr data-left-out={pour.leftOut} data-testid="season-pour">
       <td>{format.date(pour.at)}</td>
@@ -29,13 +32,15 @@ function Row({ pour, leaveOut }: { pour: Pour; leaveOut: LearntHandle['leaveOut'
         ))}
       </td>
       <td>
-        <UnstyledButton
-          className={classes.leave ?? ''}
-          aria-label={`${pour.leftOut ? words.putBack : words.leaveOut}: ${pour.name}`}
-          onClick={() => void leaveOut(pour.job, pour.pour, !pour.leftOut)}
-        >
-          {pour.leftOut ? words.putBack : words.leaveOut}
-        </UnstyledButton>
+        {plans && (
+          <UnstyledButton
+            className={classes.leave ?? ''}
+            aria-label={`${pour.leftOut ? words.putBack : words.leaveOut}: ${pour.name}`}
+            onClick={() => void leaveOut(pour.job, pour.pour, !pour.leftOut)}
+          >
+            {pour.leftOut ? words.putBack : words.leaveOut}
+          </UnstyledButton>
+        )}
       </td>
     </tr>
   );
@@ -56,7 +61,7 @@ export function SeasonPage() {
           ) : pours.length === 0 ? (
             <p>{words.none}</p>
           ) : (
-            <table className={classes.table}>
+            <table className={`${table.ruled ?? ''} ${classes.table ?? ''}`}>
               <thead>
                 <tr>
                   <th scope="col">{words.when}</th>

@@ -225,6 +225,16 @@ export function YardPage() {
     setRemoved(null);
     await refresh();
   };
+  const row = (job: JobLine) => (
+    <JobRow
+      key={job.id}
+      job={job}
+      plans={plans}
+      onAway={(j) => void away(j)}
+      onRemove={(j) => void remove(j)}
+      onCopy={(j) => void copy(j)}
+    />
+  );
   return (
     <AppFrame page={words.title} title={words.title}>
       <div className={classes.yard}>
@@ -243,7 +253,7 @@ export function YardPage() {
             </p>
           )}
           <Waits jobs={jobs.data ?? []} />
-          <Today jobs={jobs.data ?? []} />
+          <Today jobs={(jobs.data ?? []).filter((j) => !j.putAway)} />
           {jobs.isPending && <Loader aria-label={app.loading} />}
           {jobs.isError && <p role="alert">{app.noServer}</p>}
           {(jobs.data?.length ?? 0) > FEW && (
@@ -274,36 +284,14 @@ export function YardPage() {
             return here.length === 0 ? null : (
               <section key={title}>
                 <h2 className={classes.groupTitle}>{title}</h2>
-                <ul className={classes.list}>
-                  {here.map((job) => (
-                    <JobRow
-                      key={job.id}
-                      job={job}
-                      plans={plans}
-                      onAway={(j) => void away(j)}
-                      onRemove={(j) => void remove(j)}
-                      onCopy={(j) => void copy(j)}
-                    />
-                  ))}
-                </ul>
+                <ul className={classes.list}>{here.map(row)}</ul>
               </section>
             );
           })}
           {kept.length > 0 && (
             <details className={classes.gone} data-testid="put-away" open={sought !== ''}>
               <summary>{words.putAwayJobs(number(kept.length))}</summary>
-              <ul className={classes.list}>
-                {kept.map((job) => (
-                  <JobRow
-                    key={job.id}
-                    job={job}
-                    plans={plans}
-                    onAway={(j) => void away(j)}
-                    onRemove={(j) => void remove(j)}
-                    onCopy={(j) => void copy(j)}
-                  />
-                ))}
-              </ul>
+              <ul className={classes.list}>{kept.map(row)}</ul>
             </details>
           )}
           {plans && <RemovedJobs onChange={refresh} />}

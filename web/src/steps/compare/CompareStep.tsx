@@ -6,6 +6,7 @@ import { duration, formatsFor, number, type Formats } from '../../format/format'
 import { useChosenElement, useDiaryOf, useDocument, usePlanned } from '../../job/JobContext';
 import { useParams } from 'react-router';
 import { compare as words } from '../../words';
+import table from '../../common/RuledTable.module.css';
 import classes from './CompareStep.module.css';
 
 const NONE = '–';
@@ -99,7 +100,11 @@ export function CompareStep() {
         {words.title}
       </h2>
       <p className={classes.sentence} data-testid="sentence" aria-live="polite">
-        {right ? words.sentence(name, left.cost, right.cost) : words.waits}
+        {right === null
+          ? words.waits
+          : right.cost === NONE
+            ? words.cannot(name)
+            : words.sentence(name, left.cost, right.cost)}
       </p>
       <div className={classes.choice}>
         <SegmentedControl
@@ -147,7 +152,7 @@ export function CompareStep() {
           />
         )}
       </div>
-      <table className={classes.table}>
+      <table className={`${table.ruled ?? ''} ${classes.table ?? ''}`}>
         <thead>
           <tr>
             <th scope="col">{words.figure}</th>

@@ -1,8 +1,7 @@
 import react from '@vitejs/plugin-react';
 import { createHash } from 'node:crypto';
 import { readFileSync, readdirSync } from 'node:fs';
-import type { Plugin } from 'vite';
-import { defineConfig } from 'vitest/config';
+import { defineConfig, type Plugin } from 'vite';
 
 const server = process.env.SETFIRM_SERVER ?? 'http://127.0.0.1:5080';
 
@@ -40,5 +39,4 @@ export default defineConfig({
     strictPort: true,
     proxy: { '/api': server, '/openapi': server, '/planner': server },
   },
-  test: { environment: 'node', include: ['src/**/*.test.ts'] },
 });

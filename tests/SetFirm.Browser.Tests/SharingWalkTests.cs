@@ -68,9 +68,15 @@ public sealed class SharingWalkTests
         phone.Open(new Uri(home, $"/jobs/{id}/shape"));
         phone.Says("2.16 m²");
         phone.Find(By.XPath("//*[contains(., 'This device tells what is done')]"));
-        phone.Type("Thickness", "999 mm");
-        await Task.Delay(500, token);
+        phone.Field("Thickness").GetAttribute("readonly").ShouldBe("true"); // it takes no typing that would be forgotten
+        phone.Field("Thickness").SendKeys("9");
         phone.Field("Thickness").GetAttribute("value").ShouldBe("100 mm");
+        phone.Driver.FindElements(By.CssSelector("main button.mantine-Button-root, main select, main input[type=checkbox]")).ShouldAllBe(e => !e.Enabled);
+        phone.Find(By.XPath("//button[starts-with(@aria-label, 'Why?')]")).Click(); // but everything can be looked into
+        phone.Find(By.CssSelector("[role=dialog]"));
+        phone.Keyboard(Keys.Escape);
+        phone.Open(new Uri(home, $"/jobs/{id}/tasks"));
+        phone.Find(By.CssSelector("main input[type=checkbox]")).Enabled.ShouldBeTrue(); // ticking off is for it to do
         phone.Open(new Uri(home, $"/jobs/{id}/pour"));
         phone.Press("Begin the day");
         for (var tries = 0; (await LogAsync(site, id)).Count == 0; tries++)
@@ -121,7 +127,10 @@ public sealed class SharingWalkTests
         (await (await site.Get($"/api/jobs/{id}")).Content.ReadFromJsonAsync<JsonNode>(token))!["version"]!.GetValue<int>().ShouldBe(1);
         browser.Open(new Uri(site.Address, "/household"));
         browser.Find(By.XPath("//label[normalize-space()='US customary']")).Click();
-        browser.Type("Somebody is up from", "05:30");
+        browser.Find(By.XPath("//label[normalize-space()='Saturday']")).Click();
+        browser.Find(By.XPath("//label[normalize-space()='Dark']")).Click();
+        browser.Until(() => Scheme() == "dark");
+        browser.Type("Somebody is up from", "5:30 am");
         browser.Type("Money", "kr");
         browser.Until(() => PreferencesAsync(site).GetAwaiter().GetResult()["currency"]!.GetValue<string>() == "kr");
         browser.Type("Until", "25:00");
@@ -135,6 +144,17 @@ public sealed class SharingWalkTests
         job["units"]!.GetValue<string>().ShouldBe("us");
         job["buy"]!["currency"]!.GetValue<string>().ShouldBe("kr");
         job["cure"]!["wakeFrom"]!.GetValue<string>().ShouldBe("05:30");
+        browser.Find(By.XPath("//nav//a[contains(., 'Cure')]")).Click();
+        browser.Find(By.XPath("//label[normalize-space()='Calendar']")).Click();
+        browser.Find(By.CssSelector("[data-testid=calendar] th")).Text.ShouldBe("Sat"); // as the household's weeks begin
+        Scheme().ShouldBe("dark");
+        // What is chosen on a device stays there.
+        browser.Press("Switch to light");
+        browser.Until(() => Scheme() == "light");
+        browser.Reload();
+        browser.Settled();
+        Scheme().ShouldBe("light");
+        string Scheme() => (string)browser.Driver.ExecuteScript("return document.documentElement.dataset.mantineColorScheme")!;
         _ = browser.Complaints;
     }
 

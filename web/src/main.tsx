@@ -10,6 +10,7 @@ import { BrowserRouter } from 'react-router';
 import { Broken } from './app/Broken';
 import { DeviceSign } from './app/DeviceSign';
 import { Pages } from './app/Pages';
+import { schemes } from './app/scheme';
 import { OutboxProvider } from './app/OutboxProvider';
 import { install } from './planner/install';
 import { cssVariables, theme } from './theme';
@@ -25,7 +26,12 @@ install();
 createRoot(root).render(
   <StrictMode>
     <QueryClientProvider client={new QueryClient()}>
-      <MantineProvider theme={theme} cssVariablesResolver={cssVariables} defaultColorScheme="auto">
+      <MantineProvider
+        theme={theme}
+        cssVariablesResolver={cssVariables}
+        colorSchemeManager={schemes}
+        defaultColorScheme="auto"
+      >
         <BrowserRouter>
           <ErrorBoundary FallbackComponent={Broken}>
             <OutboxProvider>

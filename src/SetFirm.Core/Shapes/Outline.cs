@@ -122,11 +122,12 @@ public sealed class Outline
         Gross.Buffer(-byM, new BufferParameters(8, EndCapStyle.Flat, JoinStyle.Mitre, 10)).Area - Openings.Sum(o => o.Area.SquareMetres);
 
     /// <summary>Checks once; what comes out <see cref="OutlineCheck.Sound"/> may be trusted.</summary>
-    /// <param name="corners">Start of each edge; three at the least.</param>
+    /// <param name="said">Start of each edge; three at the least.</param>
     /// <param name="openings">Holes.</param>
     /// <param name="rises">For each edge, metres; default means all straight.</param>
-    public static OutlineCheck TryCreate(ImmutableArray<PlanPoint> corners, ImmutableArray<Opening> openings, ImmutableArray<double> rises = default)
+    public static OutlineCheck TryCreate(ImmutableArray<PlanPoint> said, ImmutableArray<Opening> openings, ImmutableArray<double> rises = default)
     {
+        var corners = Settled(said);
         var bows = rises.IsDefault ? [.. new double[corners.Length]] : rises;
         for (var i = 0; i < corners.Length; i++)
         {
@@ -166,6 +167,19 @@ public sealed class Outline
         }
 
         return new OutlineCheck.Sound(new Outline(corners, bows, openings, flat, signed));
+    }
+
+    // Corners within a micron of each other are one place: an edge shorter than that has no direction that could be reckoned with.
+    private static ImmutableArray<PlanPoint> Settled(ImmutableArray<PlanPoint> said)
+    {
+        var corners = said.ToBuilder();
+        for (var i = corners.Count - 1; i >= 0; i--)
+        {
+            var next = corners[(i + 1) % corners.Count];
+            corners[i] = corners[i].DistanceTo(next) < SamePlaceM ? next : corners[i];
+        }
+
+        return corners.MoveToImmutable();
     }
 
     /// <summary>More corners than this are a drawn curve.</summary>

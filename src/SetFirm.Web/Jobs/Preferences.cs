@@ -9,6 +9,22 @@ using SetFirm.Web.Wire;
 
 namespace SetFirm.Web.Jobs;
 
+/// <summary>What a week begins with where weeks are drawn.</summary>
+public enum FirstDay
+{
+    Monday,
+    Saturday,
+    Sunday,
+}
+
+/// <summary>How bright a screen is: as the device has it, or always so. A device that chose for itself keeps its own.</summary>
+public enum Scheme
+{
+    Device,
+    Light,
+    Dark,
+}
+
 /// <summary>How this household likes things: what a new job opens with, and how lengths are shown. What is left empty is not said.</summary>
 public sealed record PreferencesDto
 {
@@ -29,6 +45,11 @@ public sealed record PreferencesDto
     public double? Latitude { get; init; }
 
     public double? Longitude { get; init; }
+
+    /// <summary>Null where it is not said: as the job's units have it, Sunday in US customary and Monday else.</summary>
+    public FirstDay? FirstDay { get; init; }
+
+    public Scheme Scheme { get; init; }
 
     /// <summary>A new job, as this household likes it.</summary>
     internal JobDocument On(JobDocument job) => job with

@@ -7,6 +7,18 @@ namespace SetFirm.Core.Tests.Shapes;
 
 public sealed class OutlineTests
 {
+    [Theory]
+    [InlineData(1e-200)]
+    [InlineData(5e-324)]
+    [InlineData(1e-9)]
+    public void Corners_that_lie_as_good_as_on_each_other_are_one_place(double apart)
+    {
+        var outline = Outline.TryCreate([new(0, 0), new(apart, 0), new(3, 0), new(3, 2), new(0, 2), new(0, -apart)], []).ShouldBeOfType<OutlineCheck.Sound>().Outline;
+        outline.NetArea.SquareMetres.ShouldBe(6, 1e-6);
+        Inside.Of(outline, 0.05).AreaM2.ShouldBe(2.9 * 1.9, 1e-6);
+        outline.InsetM2(0.05).ShouldBe(2.9 * 1.9, 1e-6);
+    }
+
     [Fact]
     public void An_edge_that_bows_out_and_ends_where_it_begins_crosses_itself() => Outline.TryCreate(
         [new(0, 0), new(3, 0), new(3, 2), new(3, 2), new(0, 2)], [], [0, 0, 0.3, 0, 0]).ShouldBeOfType<OutlineCheck.Crosses>().At.ShouldBe(new PlanPoint(3, 2));

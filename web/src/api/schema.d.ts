@@ -2785,6 +2785,8 @@ export interface components {
          * @enum {unknown}
          */
         FinishFault: "workedInWater" | "shutOverBleeding" | "tooSoft" | "tooHard";
+        /** @enum {unknown} */
+        FirstDay: "monday" | "saturday" | "sunday";
         /** @description The form of a footing. */
         FootingFormDocument: components["schemas"]["FootingFormDocumentBoxFootingDocument"] | components["schemas"]["FootingFormDocumentCylinderFootingDocument"] | components["schemas"]["FootingFormDocumentFrustumFootingDocument"] | components["schemas"]["FootingFormDocumentFrustumTubeFootingDocument"];
         FootingFormDocumentBoxFootingDocument: {
@@ -7328,6 +7330,8 @@ export interface components {
             latitude?: null | number;
             /** Format: double */
             longitude?: null | number;
+            firstDay?: null | components["schemas"]["FirstDay"];
+            scheme?: components["schemas"]["Scheme"];
         };
         /** @description A device that has a job's board open. */
         Present: {
@@ -7597,6 +7601,11 @@ export interface components {
              */
             factor: number;
         };
+        /**
+         * @description How bright a screen is: as the device has it, or always so. A device that chose for itself keeps its own.
+         * @enum {unknown}
+         */
+        Scheme: "device" | "light" | "dark";
         SectionPieceReport: {
             part: components["schemas"]["CastPart"];
             points: components["schemas"]["PlanPoint"][];

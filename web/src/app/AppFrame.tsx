@@ -5,6 +5,7 @@ import { Suspense, lazy, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { app } from '../words';
 import classes from './AppFrame.module.css';
+import { FileDrop } from './FileDrop';
 
 const KeySheet = lazy(() => import('./KeySheet').then((m) => ({ default: m.KeySheet })));
 
@@ -32,62 +33,64 @@ export function AppFrame({ page, title, tools, rail, children }: AppFrameProps) 
     ['shift+?', toggle],
   ]);
   return (
-    <div className={classes.frame} data-rail={rail !== undefined}>
-      <title>{app.windowTitle(page)}</title>
-      <a href="#work" className={classes.skip} data-off-paper>
-        {app.skip}
-      </a>
-      <header className={classes.head} data-frame>
-        <Link to="/" className={classes.mark} aria-label={app.home}>
-          <svg width="26" height="26" viewBox="0 0 32 32" aria-hidden>
-            <path d="M5 22 L27 22 L27 26 L5 26 Z" fill="#c08f4c" />
-            <path d="M5 13 L27 10.5 L27 22 L5 22 Z" fill="#d9d5ca" />
-            <path d="M3 7 L29 7" stroke="#7fa9ea" strokeWidth="2" />
-          </svg>
-          <span>{app.name}</span>
-        </Link>
-        <h1 className={classes.title}>{title}</h1>
-        <div className={classes.tools} data-off-paper>
-          {tools}
-          <ActionIcon
-            variant="subtle"
-            color="gray.2"
-            aria-label={app.scheme(dark)}
-            onClick={() => {
-              setColorScheme(dark ? 'light' : 'dark');
-            }}
-          >
-            {dark ? <IconSun size={18} aria-hidden /> : <IconMoon size={18} aria-hidden />}
-          </ActionIcon>
-          <ActionIcon
-            className={classes.keys ?? ''}
-            variant="subtle"
-            color="gray.2"
-            aria-label={app.keys}
-            onClick={toggle}
-          >
-            <IconKeyboard size={19} aria-hidden />
-          </ActionIcon>
-        </div>
-      </header>
-      {rail !== undefined && (
-        <div className={classes.rail} data-off-paper>
-          {rail}
-        </div>
-      )}
-      <main id="work" className={classes.work} tabIndex={-1}>
-        {children}
-      </main>
-      {keys !== 'unasked' && (
-        <Suspense fallback={null}>
-          <KeySheet
-            opened={keys === 'open'}
-            onClose={() => {
-              setKeys('shut');
-            }}
-          />
-        </Suspense>
-      )}
-    </div>
+    <FileDrop>
+      <div className={classes.frame} data-rail={rail !== undefined}>
+        <title>{app.windowTitle(page)}</title>
+        <a href="#work" className={classes.skip} data-off-paper>
+          {app.skip}
+        </a>
+        <header className={classes.head} data-frame>
+          <Link to="/" className={classes.mark} aria-label={app.home}>
+            <svg width="26" height="26" viewBox="0 0 32 32" aria-hidden>
+              <path d="M5 22 L27 22 L27 26 L5 26 Z" fill="#c08f4c" />
+              <path d="M5 13 L27 10.5 L27 22 L5 22 Z" fill="#d9d5ca" />
+              <path d="M3 7 L29 7" stroke="#7fa9ea" strokeWidth="2" />
+            </svg>
+            <span>{app.name}</span>
+          </Link>
+          <h1 className={classes.title}>{title}</h1>
+          <div className={classes.tools} data-off-paper>
+            {tools}
+            <ActionIcon
+              variant="subtle"
+              color="gray.2"
+              aria-label={app.scheme(dark)}
+              onClick={() => {
+                setColorScheme(dark ? 'light' : 'dark');
+              }}
+            >
+              {dark ? <IconSun size={18} aria-hidden /> : <IconMoon size={18} aria-hidden />}
+            </ActionIcon>
+            <ActionIcon
+              className={classes.keys ?? ''}
+              variant="subtle"
+              color="gray.2"
+              aria-label={app.keys}
+              onClick={toggle}
+            >
+              <IconKeyboard size={19} aria-hidden />
+            </ActionIcon>
+          </div>
+        </header>
+        {rail !== undefined && (
+          <div className={classes.rail} data-off-paper>
+            {rail}
+          </div>
+        )}
+        <main id="work" className={classes.work} tabIndex={-1}>
+          {children}
+        </main>
+        {keys !== 'unasked' && (
+          <Suspense fallback={null}>
+            <KeySheet
+              opened={keys === 'open'}
+              onClose={() => {
+                setKeys('shut');
+              }}
+            />
+          </Suspense>
+        )}
+      </div>
+    </FileDrop>
   );
 }

@@ -1,10 +1,11 @@
-import { ActionIcon, Button, Loader, Text } from '@mantine/core';
+import { ActionIcon, Button, Loader, MantineThemeProvider, Text, createTheme } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp, IconArrowForwardUp, IconDownload, IconHistory } from '@tabler/icons-react';
 import { Suspense, lazy, useCallback, useMemo, useState, useSyncExternalStore } from 'react';
 import { NavLink, Navigate, useNavigate, useParams } from 'react-router';
 import { api, type Job, type JobDocument, type PlanReport, type Remedy, type StepName } from '../api/client';
 import { AppFrame } from './AppFrame';
+import { lookOnly, looksOnly } from './lookOnly';
 import { formatsFor } from '../format/format';
 import { fileName, saveFile } from '../common/saveFile';
 import { app, compare, paper, save as saveWords, shop, speak, steps, stepStates, tasks } from '../words';
@@ -100,6 +101,7 @@ function Rail({ id, report }: { id: string; report: PlanReport | undefined }) {
 }
 
 const nothing = () => undefined;
+const nothingElse = createTheme({});
 
 const useSaveState = (saver: Saver) => useSyncExternalStore(saver.subscribe, saver.current);
 
@@ -320,8 +322,10 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: Planned }) {
             <DiaryContext value={diary}>
               <PlannedContext value={planned}>
                 <Suspense fallback={<Loader m="lg" aria-label={app.loading} />}>
-                  {/* In another English it is drawn anew. */}
-                  <View key={document.units} />
+                  <MantineThemeProvider theme={looksOnly(role, step) ? lookOnly : nothingElse}>
+                    {/* In another English it is drawn anew. */}
+                    <View key={document.units} />
+                  </MantineThemeProvider>
                 </Suspense>
               </PlannedContext>
             </DiaryContext>

@@ -1,7 +1,8 @@
-import { Suspense, lazy } from 'react';
+import { Suspense, lazy, useEffect } from 'react';
 import { api } from '../api/client';
 import { showInchesTo } from '../format/format';
 import { Route, Routes } from 'react-router';
+import { asHouseholdLikes } from './scheme';
 
 // Each page is fetched for itself: who opens one does not wait for the others.
 const JobPage = lazy(() => import('./JobPage').then((m) => ({ default: m.JobPage })));
@@ -17,6 +18,10 @@ export function Pages() {
   // How the household likes lengths shown, wherever they are.
   const { data: liked } = api.useQuery('get', '/api/preferences', {}, { staleTime: Infinity });
   showInchesTo(liked?.fraction ?? 16);
+  const scheme = liked?.scheme;
+  useEffect(() => {
+    if (scheme !== undefined) asHouseholdLikes(scheme);
+  }, [scheme]);
   return (
     <Suspense>
       <Routes>

@@ -86,8 +86,8 @@ describe('the weeks after a pour', () => {
     expect(passEventsOf(day)).toMatchObject([{ title: 'Broom', at: '2027-05-07T10:00:00Z', minutes: 90 }]);
   });
 
-  it('lays them into whole weeks from Monday, by the day at the site', () => {
-    const squares = squaresOf(events, format);
+  it('lays them into whole weeks, by the day at the site', () => {
+    const squares = squaresOf(events, format, 1);
     expect(squares.length).toBe(14);
     expect(squares[0]?.date).toBe('2027-05-03');
     expect(squares.find((s) => s.date === '2027-05-08')?.lines.map((l) => l.kind)).toEqual([
@@ -96,7 +96,13 @@ describe('the weeks after a pour', () => {
       'wet',
     ]);
     expect(squares.find((s) => s.date === '2027-05-08')?.lines[2]?.text).toContain('07:00, 13:00');
-    expect(squaresOf([], format)).toEqual([]);
+    expect(squaresOf([], format, 1)).toEqual([]);
+    // Or from the day that the household's weeks begin with.
+    expect([0, 6].map((day) => squaresOf(events, format, day)[0]?.date)).toEqual([
+      '2027-05-02',
+      '2027-05-01',
+    ]);
+    expect(squaresOf(events, format, 5)[0]?.date).toBe('2027-05-07');
     expect(toldOf(cure)[0]?.title).toContain('Wetted');
     const mild = { ...cure, nights: [] };
     expect(eventsOf(day, mild, format).map((e) => e.kind)).not.toContain('frost');
@@ -169,7 +175,12 @@ describe('the weeks after several pours', () => {
 
   it('lays as many weeks as they last', () => {
     const late = { ...cure, wetUntil: '2027-07-30T14:00:00Z' };
-    const squares = squaresOf(eventsOfAll([{ ...dates('main', 1), cure: late }], format, false), format, 30);
+    const squares = squaresOf(
+      eventsOfAll([{ ...dates('main', 1), cure: late }], format, false),
+      format,
+      1,
+      30,
+    );
     expect(squares.length).toBe(13 * 7);
     expect(squares.at(-1)?.date).toBe('2027-08-01');
   });

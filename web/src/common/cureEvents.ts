@@ -135,19 +135,24 @@ const MOST_WEEKS = 4;
 const DAY_MS = 24 * 60 * 60 * 1000;
 const dateAt = (at: number) => new Date(at).toISOString().slice(0, 10);
 
-/** Whole weeks from Monday, from the day of the pour until after the last wetting and coat, but two at the least and four at the most. */
-export function squaresOf(events: CureEvent[], format: Formats, mostWeeks = MOST_WEEKS): Square[] {
+/** Whole weeks, beginning with `firstDay` (days since Sunday), from the day of the pour until after the last wetting and coat, but two at the least and four at the most. */
+export function squaresOf(
+  events: CureEvent[],
+  format: Formats,
+  firstDay: number,
+  mostWeeks = MOST_WEEKS,
+): Square[] {
   const [first] = events;
   if (!first) return [];
   // Work that goes before is shown as far as it lies in the same week.
   const poured = events.find((e) => e.kind !== 'task') ?? first;
   const pour = Date.parse(`${format.isoDate(poured.at)}T00:00:00Z`);
-  const monday = pour - ((new Date(pour).getUTCDay() + 6) % 7) * DAY_MS;
+  const begin = pour - ((new Date(pour).getUTCDay() - firstDay + 7) % 7) * DAY_MS;
   const lasting = events.filter((e) => e.kind !== 'milestone').map((e) => Date.parse(e.at));
-  const days = Math.floor((Math.max(...lasting) - monday) / DAY_MS) + 1;
+  const days = Math.floor((Math.max(...lasting) - begin) / DAY_MS) + 1;
   const weeks = Math.min(mostWeeks, Math.max(2, Math.ceil(days / 7)));
   return Array.from({ length: weeks * 7 }, (_, i) => {
-    const date = dateAt(monday + i * DAY_MS);
+    const date = dateAt(begin + i * DAY_MS);
     const own = events.filter((e) => format.isoDate(e.at) === date);
     const wet = own.filter((e) => e.kind === 'wet');
     const lines = own

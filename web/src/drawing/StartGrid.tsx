@@ -1,7 +1,7 @@
 import { UnstyledButton } from '@mantine/core';
 import type { StartHour } from '../api/client';
 import { Heard } from '../common/Heard';
-import { calendarDay, number, twoDigits } from '../format/format';
+import { calendarDay, clock, number, twoDigits } from '../format/format';
 import { dayFaultMarks, dayFaults, day as words } from '../words';
 import classes from './StartGrid.module.css';
 
@@ -17,7 +17,8 @@ interface StartGridProps {
   onPick: (date: string, start: string) => void;
 }
 
-const clock = (hour: number) => `${twoDigits(hour)}:00`;
+/** As a job keeps it. */
+const kept = (hour: number) => `${twoDigits(hour)}:00`;
 
 /** From this chance on an hour is worth a number; under it the letter of what is in the way says more. */
 const WORTH = 0.5;
@@ -69,7 +70,7 @@ export function StartGrid({ hours, best, members, time, date, start, onPick }: S
                       data-hour={hour}
                       style={{ '--chance': `${number(h.chance * 100)}%` }}
                       onClick={() => {
-                        onPick(d, clock(hour));
+                        onPick(d, kept(hour));
                       }}
                     >
                       <span aria-hidden>

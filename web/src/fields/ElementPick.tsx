@@ -10,6 +10,7 @@ export function ElementPick() {
   return (
     <Pick
       label={fields.element}
+      looks
       value={String(at)}
       of={Object.fromEntries(document.elements.map((e, i) => [String(i), e.name]))}
       onPick={(v) => {

@@ -1,15 +1,16 @@
+import { clockOf } from '../format/format';
 import { dateTyped, timeTyped } from '../format/typed';
 import { useEditing } from '../job/JobContext';
 import type { Pointer } from '../job/pointer';
-import { TypedField } from './TypedField';
+import { TypedField } from '../common/TypedField';
 import { useWrong } from './useWrong';
 
 const kinds = {
   date: { read: dateTyped, placeholder: '2027-05-08', width: 140 },
-  time: { read: timeTyped, placeholder: '08:30', width: 110 },
+  time: { read: timeTyped, show: clockOf, placeholder: '08:30', width: 110 },
 };
 
-/** A local date, or a time on a clock of 24 hours, that the job keeps. */
+/** A local date, or a time on the clock, that the job keeps. */
 export function MomentField({
   kind,
   at,

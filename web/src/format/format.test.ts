@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import {
   calendarDay,
+  clock,
   duration,
   factText,
   feetInches,
@@ -10,6 +11,7 @@ import {
   showInchesTo,
   eighths,
   ticks,
+  writeNumbersFor,
 } from './format';
 
 const INCH = 25.4;
@@ -51,8 +53,28 @@ test('durations change from minutes to hours', () => {
   ]);
 });
 
-test('thousands are set apart by a thin space, never by a comma', () => {
+test('thousands are set apart by a thin space, in American by a comma', () => {
   expect(number(1234567)).toBe('1\u202f234\u202f567');
+  writeNumbersFor('us');
+  expect(number(1234567.25, 1)).toBe('1,234,567.3');
+  writeNumbersFor('metric');
+});
+
+test('dates and hours are written as where the units are from', () => {
+  const [metric, us] = [formatsFor('metric', 'UTC'), formatsFor('us', 'UTC')];
+  const at = '2026-11-27T13:40:00Z';
+  expect(metric.dateTime(at)).toBe('Fri 27 Nov, 13:40');
+  expect(us.dateTime(at)).toBe('Fri Nov 27, 1:40\u202fPM');
+  expect([metric.hour(at), us.hour(at)]).toEqual(['13', '1\u202fPM']);
+  expect([metric.isoDate(at), us.isoDate(at)]).toEqual(['2026-11-27', '2026-11-27']);
+  expect([metric.time('2026-11-27T00:05:00Z'), us.time('2026-11-27T00:05:00Z')]).toEqual([
+    '00:05',
+    '12:05\u202fAM',
+  ]);
+  expect([clock(8.5), calendarDay('2026-11-27').day]).toEqual(['08:30', '27 Nov']);
+  writeNumbersFor('us');
+  expect([clock(8.5), calendarDay('2026-11-27').day]).toEqual(['8:30\u202fAM', 'Nov 27']);
+  writeNumbersFor('metric');
 });
 
 test('a moment is told in the zone of the site, across a clock change', () => {

@@ -10,28 +10,54 @@ const SQUARE_FOOT_M2 = FOOT_M ** 2;
 const POUND_KG = 0.45359237;
 const PSI_PER_MPA = 145.0377;
 const MILE_KM = 1.609344;
-const LOCALE = 'en-GB';
+type Locale = 'en-GB' | 'en-US';
+const localeOf = (units: Units): Locale => (units === 'us' ? 'en-US' : 'en-GB');
 const HOUR_MS = 3_600_000;
 
-const cache = new Map<number, Intl.NumberFormat>();
+/** How numbers, hours and days are written that belong to no job of their own. */
+let spoken: Locale = 'en-GB';
+export const writeNumbersFor = (units: Units): void => {
+  spoken = localeOf(units);
+};
 
-/** A number with this many decimals at the most, and a thin space between thousands. */
+/** 11/30 is the last of November, not the eleventh of a thirtieth month. */
+export const monthFirst = (): boolean => spoken === 'en-US';
+
+const cache = new Map<string, Intl.NumberFormat>();
+
+/** A number with this many decimals at the most; thousands are set apart by a thin space, in American by a comma. */
 export function number(value: number, decimals = 0): string {
-  let format = cache.get(decimals);
+  const key = `${spoken}${String(decimals)}`;
+  let format = cache.get(key);
   if (!format) {
-    format = new Intl.NumberFormat(LOCALE, { maximumFractionDigits: decimals });
-    cache.set(decimals, format);
+    format = new Intl.NumberFormat(spoken, { maximumFractionDigits: decimals });
+    cache.set(key, format);
   }
-  return format.format(value).replaceAll(',', '\u202f');
+  const text = format.format(value);
+  return spoken === 'en-US' ? text : text.replaceAll(',', '\u202f');
 }
 
 /** 7 as 07: hours of a clock. */
 export const twoDigits = (value: number): string => String(value).padStart(2, '0');
 
-/** Hours since midnight as a clock shows them: 8.5 is 08:30. */
+const timeParts = (locale: Locale): Intl.DateTimeFormatOptions =>
+  locale === 'en-US'
+    ? { hour: 'numeric', minute: '2-digit' }
+    : { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' };
+
+/** 8:30 AM is never parted at the end of a line. */
+const unbroken = (time: string): string => time.replace(/\s(?=[AP]M$)/, '\u202f');
+
+/** Hours since midnight as a clock shows them: 8.5 is 08:30, in American 8:30 AM. */
 export function clock(hours: number): string {
-  const minutes = Math.round(hours * 60);
-  return `${twoDigits(Math.floor(minutes / 60) % 24)}:${twoDigits(minutes % 60)}`;
+  const at = new Date(Math.round(hours * 60) * 60_000);
+  return unbroken(new Intl.DateTimeFormat(spoken, { timeZone: 'UTC', ...timeParts(spoken) }).format(at));
+}
+
+/** A time that a job keeps (08:30) as a clock shows it; what is no time stays as it is. */
+export function clockOf(kept: string): string {
+  const [, hour, minute] = /^(\d{2}):(\d{2})$/.exec(kept) ?? [];
+  return hour === undefined ? kept : clock(Number(hour) + Number(minute) / 60);
 }
 
 /** A number with just this many decimals. */
@@ -141,7 +167,7 @@ export interface Formats {
   money: (amount: number) => string;
   /** Money for so much concrete as one speaks of: a litre, a cubic foot. */
   moneyEach: (perLitre: number) => string;
-  /** 08:30 */
+  /** 08:30, in American 8:30 AM */
   time: (instant: string) => string;
   /** Fri 27 Nov */
   date: (instant: string) => string;
@@ -208,18 +234,19 @@ const us: typeof metric = {
 
 /** The formats of one job: its system, and the zone of its site. */
 export function formatsFor(units: Units, timeZone: string, currency = ''): Formats {
-  const make = (options: Intl.DateTimeFormatOptions) => {
+  const locale = localeOf(units);
+  const make = (options: Intl.DateTimeFormatOptions, as: Locale = locale) => {
     let format: Intl.DateTimeFormat;
     try {
-      format = new Intl.DateTimeFormat(LOCALE, { timeZone, ...options });
+      format = new Intl.DateTimeFormat(as, { timeZone, ...options });
     } catch {
-      format = new Intl.DateTimeFormat(LOCALE, { timeZone: 'UTC', ...options }); // an unknown zone has its own finding
+      format = new Intl.DateTimeFormat(as, { timeZone: 'UTC', ...options }); // an unknown zone has its own finding
     }
-    return (instant: string) => format.format(new Date(instant)).replace(',', '');
+    return (instant: string) => unbroken(format.format(new Date(instant)).replace(',', ''));
   };
-  const time = make({ hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+  const time = make(timeParts(locale));
   const date = make({ weekday: 'short', day: 'numeric', month: 'short' });
-  const iso = make({ year: 'numeric', month: '2-digit', day: '2-digit' });
+  const iso = make({ year: 'numeric', month: '2-digit', day: '2-digit' }, 'en-GB');
   const system = units === 'us' ? us : metric;
   const money = (amount: number) =>
     `${currency}${currency === '' ? '' : '\u202f'}${amount >= 1000 ? number(amount) : fixed(amount, 2)}`;
@@ -239,7 +266,7 @@ export function formatsFor(units: Units, timeZone: string, currency = ''): Forma
     dateHour,
     between: (early, late) =>
       `${dateHour(early)} – ${date(upToHour(early)) === date(upToHour(late)) ? time(upToHour(late)) : dateHour(late)}`,
-    hour: make({ hour: '2-digit', hourCycle: 'h23' }),
+    hour: make(locale === 'en-US' ? { hour: 'numeric' } : { hour: '2-digit', hourCycle: 'h23' }),
     isoDate: (instant) => iso(instant).split('/').reverse().join('-'),
     units,
   };
@@ -249,7 +276,7 @@ export function formatsFor(units: Units, timeZone: string, currency = ''): Forma
 export function calendarDay(date: string): { weekday: string; day: string; long: string } {
   const at = new Date(`${date}T12:00:00Z`);
   const part = (options: Intl.DateTimeFormatOptions) =>
-    new Intl.DateTimeFormat(LOCALE, { timeZone: 'UTC', ...options }).format(at);
+    new Intl.DateTimeFormat(spoken, { timeZone: 'UTC', ...options }).format(at);
   return {
     weekday: part({ weekday: 'short' }),
     day: part({ day: 'numeric', month: 'short' }),

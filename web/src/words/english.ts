@@ -1,3 +1,5 @@
+import { writeNumbersFor } from '../format/format';
+
 /**
  * Texts are written in British English. A job in US customary units is told in American: one list of spellings, applied where a text is
  * read, so that no text stands twice.
@@ -21,9 +23,10 @@ export const toAmerican = (text: string): string =>
 
 let isAmerican = false;
 
-/** Which English is spoken from now on: that of the job's units. */
+/** Which English is spoken from now on, and how numbers and dates are written in it: that of the job's units. */
 export const speak = (units: 'metric' | 'us'): void => {
   isAmerican = units === 'us';
+  writeNumbersFor(units);
   if (typeof document !== 'undefined') document.documentElement.lang = isAmerican ? 'en-US' : 'en-GB';
 };
 

@@ -86,6 +86,24 @@ export const save = both({
   versionGone: 'It is not kept any more.',
 });
 
+/** A file that is let go on the window. */
+export const drop = both({
+  letGo: 'Let go: it finds its place',
+  unknown: (file: string) =>
+    `${file} is nothing that Set Firm reads. It reads job files, archives, outlines (DXF, GeoJSON, tables of corners), weather (EPW, tables of hours) and tables of a probe.`,
+  oneOnly: 'One file at a time.',
+  needsJob: (what: string) => `That is ${what}: open the job it is for, and let it go there.`,
+  waits: (file: string, what: string) => `${file} is ${what}. Choose what it is for, and it is read.`,
+  leaveIt: 'Leave it',
+  doors: {
+    job: 'a job',
+    archive: 'an archive of a yard',
+    outline: 'an outline',
+    weather: 'weather',
+    probe: 'what a probe in the slab wrote',
+  },
+});
+
 export const yard = both({
   title: 'The yard',
   newJob: 'New job',

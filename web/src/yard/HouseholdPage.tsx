@@ -5,8 +5,11 @@ import { useRef, useState } from 'react';
 import { api, http, type Enum, type Problem } from '../api/client';
 import { useYardEnglish } from '../common/useYardEnglish';
 import { AppFrame } from '../app/AppFrame';
+import { asHouseholdLikes } from '../app/scheme';
+import { TypedField } from '../common/TypedField';
 import { zone } from '../common/zone';
-import { formatsFor } from '../format/format';
+import { clockOf, formatsFor } from '../format/format';
+import { timeTyped } from '../format/typed';
 import { useRole } from '../own/useRole';
 import { app, household as words } from '../words';
 import table from '../common/RuledTable.module.css';
@@ -19,6 +22,31 @@ const roles: Role[] = ['look', 'crew', 'plan'];
 const QR_PX = 168;
 
 const whyOf = (error: unknown): string => (error as Problem | undefined)?.detail ?? app.failed;
+
+/** One of a few, each in view. */
+function OneOf<T extends string>({
+  label,
+  value,
+  of,
+  onPick,
+}: {
+  label: string;
+  value: T;
+  of: Record<T, string>;
+  onPick: (value: T) => void;
+}) {
+  return (
+    <div>
+      <span className={classes.label}>{label}</span>
+      <SegmentedControl
+        aria-label={label}
+        value={value}
+        data={(Object.keys(of) as T[]).map((v) => ({ value: v, label: of[v] }))}
+        onChange={onPick}
+      />
+    </div>
+  );
+}
 
 /** How this household likes things; what is changed is kept at once. */
 function Likes() {
@@ -39,14 +67,17 @@ function Likes() {
     });
   };
   const at = (path: string) => (wrong?.path === path ? wrong.why : undefined);
-  const text = (name: 'currency' | 'wakeFrom' | 'wakeUntil', placeholder: string) => (
-    <TextInput
+  const time = (name: 'wakeFrom' | 'wakeUntil', placeholder: string) => (
+    <TypedField
       label={words[name]}
-      placeholder={placeholder}
+      placeholder={clockOf(placeholder)}
+      width={110}
       value={data[name]}
       error={at(`$.${name}`)}
-      onChange={(e) => {
-        keep({ [name]: e.currentTarget.value });
+      read={timeTyped}
+      show={clockOf}
+      onSay={(said) => {
+        keep({ [name]: said });
       }}
     />
   );
@@ -73,34 +104,50 @@ function Likes() {
         </p>
       )}
       <div className={classes.fields}>
-        <div>
-          <span className={classes.label}>{words.units}</span>
-          <SegmentedControl
-            aria-label={words.units}
-            value={data.units}
-            data={[
-              { value: 'metric', label: words.metric },
-              { value: 'us', label: words.us },
-            ]}
-            onChange={(units) => {
-              keep({ units: units });
-            }}
-          />
-        </div>
-        <div>
-          <span className={classes.label}>{words.fraction}</span>
-          <SegmentedControl
-            aria-label={words.fraction}
-            value={String(data.fraction)}
-            data={['8', '16'].map((value) => ({ value, label: words.parts(value) }))}
-            onChange={(f) => {
-              keep({ fraction: Number(f) });
-            }}
-          />
-        </div>
-        {text('currency', '€')}
-        {text('wakeFrom', '07:00')}
-        {text('wakeUntil', '22:00')}
+        <OneOf
+          label={words.units}
+          value={data.units}
+          of={words.systems}
+          onPick={(units) => {
+            keep({ units });
+          }}
+        />
+        <OneOf
+          label={words.fraction}
+          value={data.fraction === 8 ? 'eighths' : 'sixteenths'}
+          of={words.parts}
+          onPick={(parts) => {
+            keep({ fraction: parts === 'eighths' ? 8 : 16 });
+          }}
+        />
+        <OneOf
+          label={words.firstDay}
+          value={data.firstDay ?? 'byUnits'}
+          of={words.firstDays}
+          onPick={(day) => {
+            keep({ firstDay: day === 'byUnits' ? null : day });
+          }}
+        />
+        <OneOf
+          label={words.scheme}
+          value={data.scheme ?? 'device'}
+          of={words.schemes}
+          onPick={(scheme) => {
+            keep({ scheme });
+            asHouseholdLikes(scheme, true);
+          }}
+        />
+        <TextInput
+          label={words.currency}
+          placeholder="€"
+          value={data.currency}
+          error={at('$.currency')}
+          onChange={(e) => {
+            keep({ currency: e.currentTarget.value });
+          }}
+        />
+        {time('wakeFrom', '07:00')}
+        {time('wakeUntil', '22:00')}
         {degrees('latitude', 90)}
         {degrees('longitude', 180)}
       </div>

@@ -3,12 +3,12 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, http, type Enum, type JobDocument, type Units } from '../api/client';
+import { useDoor } from '../common/doors';
+import { doorOf } from '../common/fileDoor';
 import { KindPicture } from '../drawing/KindPicture';
 import { app, save as saveWords, startKinds, yard as words } from '../words';
 import classes from './YardPage.module.css';
 import { zone } from '../common/zone';
-
-const isZip = async (file: File) => (await file.slice(0, 2).text()) === 'PK';
 
 /** What is poured is asked first. */
 export function NewJob() {
@@ -36,7 +36,7 @@ export function NewJob() {
   const open = async (file: File | null) => {
     if (!file) return;
     // A file finds its door by what it is.
-    if (await isZip(file)) {
+    if ((await doorOf(file)) === 'archive') {
       const { data, error } = await http.POST('/api/archive', {
         body: file as unknown as string,
         bodySerializer: (body) => body,
@@ -52,6 +52,8 @@ export function NewJob() {
       setWrong(words.unreadable);
     }
   };
+  useDoor('job', (file) => void open(file));
+  useDoor('archive', (file) => void open(file));
   return (
     <form
       className={classes.fresh}

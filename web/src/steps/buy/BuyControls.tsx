@@ -5,6 +5,7 @@ import { Amount } from '../../fields/Amount';
 import { Notes } from '../../fields/Notes';
 import { RemoveRow } from '../../fields/RemoveRow';
 import { Said } from '../../fields/Said';
+import { BYTE_ORDER, CSV_TYPE } from '../../common/csvFile';
 import { fileName, saveFile } from '../../common/saveFile';
 import { number } from '../../format/format';
 import { standing, yardNames, buy as words } from '../../words';
@@ -149,6 +150,7 @@ export function BuyControls({ bags }: { bags: Bag[] }) {
         <Button
           size="compact-sm"
           variant="outline"
+          disabled={false}
           leftSection={<IconPrinter size={16} aria-hidden />}
           onClick={() => {
             window.print();
@@ -165,8 +167,8 @@ export function BuyControls({ bags }: { bags: Bag[] }) {
             if (!sections.buy) return;
             saveFile(
               `${fileName(document.name)} ${words.csvName}.csv`,
-              'text/csv;charset=utf-8',
-              `\uFEFF${csvOf(sections.buy, document, bags, format)}`,
+              CSV_TYPE,
+              BYTE_ORDER + csvOf(sections.buy, document, bags, format),
             );
           }}
         >

@@ -1,14 +1,9 @@
 import type { Bag, BuyReport, JobDocument } from '../../api/client';
 import { fixed, type Formats } from '../../format/format';
+import { csvText } from '../../common/csvFile';
 import { goodName } from '../../common/goodName';
 import { goodGroups, buy as words } from '../../words';
 import { amountText, packsText } from '../../common/goodText';
-
-/** Quoted, and never taken for a formula by a spreadsheet. */
-function cell(text: string): string {
-  const plain = /^[=+\-@\t\r]/.test(text) ? `'${text}` : text;
-  return `"${plain.replaceAll('"', '""')}"`;
-}
 
 /** The list as a table in a file (RFC 4180): the same rows, names and amounts as on the screen. */
 export function csvOf(buy: BuyReport, document: JobDocument, bags: Bag[], format: Formats): string {
@@ -31,7 +26,5 @@ export function csvOf(buy: BuyReport, document: JobDocument, bags: Bag[], format
   const extras = document.buy.extras.map((e) => [words.extras, e.name, '', '', String(e.count), '']);
   const gear = buy.gearCost > 0 ? [['', words.gear, '', '', '', fixed(buy.gearCost, 2)]] : [];
   const total = ['', words.cost, '', '', '', fixed(buy.cost, 2)];
-  return (
-    [head, ...lines, ...extras, ...gear, total].map((row) => row.map(cell).join(',')).join('\r\n') + '\r\n'
-  );
+  return csvText([head, ...lines, ...extras, ...gear, total]);
 }

@@ -9,6 +9,7 @@ import { Notes } from '../../fields/Notes';
 import { Pick } from '../../common/Pick';
 import { fileName, saveFile } from '../../common/saveFile';
 import { StepLayout, type Figure } from '../../fields/StepLayout';
+import { useFirstDay } from '../../common/useFirstDay';
 import { useNow } from '../../common/useNow';
 import { Views } from '../../common/Views';
 import { Why } from '../../fields/Why';
@@ -182,6 +183,7 @@ export function CureStep() {
   const { format } = useEditing();
   const { lines } = useDiaryOf();
   const now = useNow();
+  const firstDay = useFirstDay(document.units);
   const { cure, day } = sections;
   const events = cure && day ? eventsOf(day, cure, format) : [];
   const { several } = usePour();
@@ -210,9 +212,10 @@ export function CureStep() {
                     ? squaresOf(
                         inOrder([...work, ...eventsOfAll(calendar ?? [], format, false)]),
                         format,
+                        firstDay,
                         MOST_WEEKS,
                       )
-                    : squaresOf(inOrder([...work, ...events, ...toldOf(cure)]), format)
+                    : squaresOf(inOrder([...work, ...events, ...toldOf(cure)]), format, firstDay)
                 }
                 today={format.isoDate(new Date(now).toISOString())}
               />

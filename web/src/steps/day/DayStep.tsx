@@ -27,6 +27,7 @@ import {
 } from '../../words';
 import { MomentField } from '../../fields/MomentField';
 import { SiteFields } from './SiteFields';
+import { useWaits } from '../../common/doors';
 import { TypedForecast } from './TypedForecast';
 import classes from './DayStep.module.css';
 
@@ -211,7 +212,8 @@ function fortnightOf(date: string): string | undefined {
 }
 
 export function DayStep() {
-  const [side, setSide] = useState<keyof typeof words.sides>('when');
+  const [chosenSide, setSide] = useState<keyof typeof words.sides>('when');
+  const side = useWaits('weather') ? 'site' : chosenSide;
   const [view, setView] = useState<keyof typeof words.views>('hours');
   const document = useDocument();
   const { sections } = usePlanned();
@@ -314,7 +316,13 @@ export function DayStep() {
             </>
           )}
           {side === 'forecast' && <TypedForecast first={shown} />}
-          {side === 'site' && <SiteFields />}
+          {side === 'site' && (
+            <SiteFields
+              onFile={() => {
+                setSide('site');
+              }}
+            />
+          )}
           {side === 'passes' && day && <Windows day={day} format={format} />}
           {side === 'passes' && day && (
             <p className={classes.simulated}>

@@ -2,6 +2,7 @@ import { MomentField } from '../../fields/MomentField';
 import { Button, Checkbox, FileButton, Group } from '@mantine/core';
 import { useState } from 'react';
 import { api, http, type Finding } from '../../api/client';
+import { useDoor } from '../../common/doors';
 import { number } from '../../format/format';
 import { Amount } from '../../fields/Amount';
 import { Notes } from '../../fields/Notes';
@@ -28,7 +29,7 @@ function KeptFiles({ taken, onTake }: { taken: string; onTake: (id: string) => v
             <Button
               size="compact-sm"
               variant="default"
-              disabled={file.id === taken}
+              disabled={file.id === taken || undefined}
               onClick={() => {
                 onTake(file.id);
               }}
@@ -56,7 +57,7 @@ function KeptFiles({ taken, onTake }: { taken: string; onTake: (id: string) => v
 }
 
 /** Weather from a file: what was understood of it, and what is wrong with it, line by line. */
-function WeatherFile() {
+function WeatherFile({ onFile }: { onFile: () => void }) {
   const document = useDocument();
   const { set, format } = useEditing();
   const [found, setFound] = useState<Finding[]>([]);
@@ -86,6 +87,10 @@ function WeatherFile() {
     setFound(data?.findings ?? []);
     if (data?.id) set('/site/weatherFile', data.id);
   };
+  useDoor('weather', (file) => {
+    onFile();
+    void read(file);
+  });
   const refused = found.some((f) => f.severity === 'error');
   return (
     <div data-testid="weather-file">
@@ -158,7 +163,7 @@ function WeatherFile() {
 }
 
 /** What stands over and beside the pour, the hours one may begin in, and where the weather comes from. */
-export function SiteFields() {
+export function SiteFields({ onFile }: { onFile: () => void }) {
   const { site, day } = useDocument();
   const { set, edit } = useEditing();
   const tick = (field: 'windbreak' | 'fog' | 'rainCover', label: string) => (
@@ -232,7 +237,7 @@ export function SiteFields() {
         />
       </Group>
       <p className={classes.simulated}>{words.placeHint}</p>
-      <WeatherFile />
+      <WeatherFile onFile={onFile} />
     </>
   );
 }

@@ -2,6 +2,7 @@ import { Button, FileButton } from '@mantine/core';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { http, type LookBackReport } from '../../api/client';
+import { useDoor } from '../../common/doors';
 import { fileName, saveFile } from '../../common/saveFile';
 import { number } from '../../format/format';
 import { useDiaryOf, useDocument, useEditing, usePlanned } from '../../job/JobContext';
@@ -20,7 +21,7 @@ async function readProbe(file: File, timeZone: string) {
 }
 
 /** The diary out, and what a probe in the slab wrote in. */
-export function Files({ look }: { look: LookBackReport | null }) {
+export function Files({ look, onFile }: { look: LookBackReport | null; onFile: () => void }) {
   const { id = '' } = useParams();
   const document = useDocument();
   const { format } = useEditing();
@@ -28,6 +29,13 @@ export function Files({ look }: { look: LookBackReport | null }) {
   const { tell, lines } = useDiaryOf();
   const device = useDevice();
   const [probe, setProbe] = useState<Awaited<ReturnType<typeof readProbe>>>(null);
+  const read = async (file: File) => {
+    setProbe(await readProbe(file, document.timeZone));
+  };
+  useDoor('probe', (file) => {
+    onFile();
+    void read(file);
+  });
   const name = fileName(document.name);
   const [first, last] = [probe?.readings[0], probe?.readings.at(-1)];
   return (
@@ -37,6 +45,7 @@ export function Files({ look }: { look: LookBackReport | null }) {
         <Button
           component="a"
           variant="default"
+          disabled={false}
           size="compact-sm"
           href={`/api/jobs/${id}/log/csv`}
           download={`${name}.csv`}
@@ -46,6 +55,7 @@ export function Files({ look }: { look: LookBackReport | null }) {
         <Button
           variant="default"
           size="compact-sm"
+          disabled={false}
           onClick={() => {
             saveFile(`${name}.diary.json`, 'application/json', JSON.stringify(lines, null, 2));
           }}
@@ -58,7 +68,7 @@ export function Files({ look }: { look: LookBackReport | null }) {
       <FileButton
         accept=".csv,.txt,text/csv,text/plain"
         onChange={(file) => {
-          if (file) void readProbe(file, document.timeZone).then(setProbe);
+          if (file) void read(file);
         }}
       >
         {(props) => (

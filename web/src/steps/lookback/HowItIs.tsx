@@ -151,7 +151,7 @@ function AddFault({ look }: { look: LookBackReport }) {
         />
         <Button
           size="compact-sm"
-          disabled={sign === ''}
+          disabled={sign === '' || undefined}
           onClick={() => {
             if (sign === '') return;
             tell(

@@ -10,6 +10,7 @@ import { useEditing, usePlanned } from '../../job/JobContext';
 import { useFollow } from '../../job/useFollow';
 import { useLookBack } from '../../job/useLookBack';
 import { app, lookBack as words, standoutText, steps, toldTemperatures } from '../../words';
+import { useWaits } from '../../common/doors';
 import { Files } from './Files';
 import { HowItIs } from './HowItIs';
 import classes from './LookBackStep.module.css';
@@ -138,7 +139,9 @@ export function LookBackStep() {
   const [chosen, choose] = useState<Side | null>(null);
   useFollow();
   // What nobody told of yet is told first.
-  const side = chosen ?? (!look || look.told ? 'stood' : isAhead(look) ? 'learnt' : 'tell');
+  const side = useWaits('probe')
+    ? 'files'
+    : (chosen ?? (!look || look.told ? 'stood' : isAhead(look) ? 'learnt' : 'tell'));
   return (
     <StepLayout
       ofPour
@@ -166,7 +169,14 @@ export function LookBackStep() {
           {side === 'faults' && look && <HowItIs look={look} />}
           {side === 'learnt' && <Taught look={look} />}
           {side === 'tell' && look && <TellDay look={look} />}
-          {side === 'files' && <Files look={look} />}
+          {side === 'files' && (
+            <Files
+              look={look}
+              onFile={() => {
+                choose('files');
+              }}
+            />
+          )}
         </>
       }
     />

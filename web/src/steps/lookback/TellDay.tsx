@@ -3,8 +3,9 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { LookBackReport } from '../../api/client';
 import { MomentField } from '../../fields/MomentField';
-import { TypedField } from '../../fields/TypedField';
+import { TypedField } from '../../common/TypedField';
 import { number } from '../../format/format';
+import { clockOf } from '../../format/format';
 import { timeTyped } from '../../format/typed';
 import { momentOf } from '../../job/clock';
 import { useDiaryOf, useEditing, usePlanned } from '../../job/JobContext';
@@ -33,6 +34,7 @@ function Time({ label, value, placeholder, wrong, onSay }: TimeProps) {
       placeholder={placeholder}
       width={90}
       read={timeTyped}
+      show={clockOf}
       onSay={onSay}
     />
   );

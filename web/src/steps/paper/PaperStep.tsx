@@ -1,10 +1,12 @@
 import { Button, Checkbox, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import { http, type Enum } from '../../api/client';
+import { BYTE_ORDER, CSV_TYPE, csvText } from '../../common/csvFile';
 import { fileName, saveFile } from '../../common/saveFile';
 import { PourStrip } from '../../fields/PourStrip';
 import { number } from '../../format/format';
-import { useDocument, usePlanned } from '../../job/JobContext';
+import { useDocument, useEditing, usePlanned } from '../../job/JobContext';
+import { useTasks } from '../../job/useTasks';
 import { paper as words } from '../../words';
 import { BatchSheet } from './BatchSheet';
 import { CureSheet } from './CureSheet';
@@ -15,6 +17,7 @@ import { OutlineSheet } from './OutlineSheet';
 import classes from './Paper.module.css';
 import { ShopSheet } from './ShopSheet';
 import { SiteSheet } from './SiteSheet';
+import { tableOf, type Table } from './tables';
 import { TaskSheet } from './TaskSheet';
 import { useOutlines } from './useOutlines';
 
@@ -98,11 +101,46 @@ function DrawingFiles() {
   );
 }
 
+/** The same lists for a spreadsheet. */
+function TableFiles() {
+  const document = useDocument();
+  const { sections } = usePlanned();
+  const { format } = useEditing();
+  const report = useTasks();
+  const of = { sections, tasks: report?.tasks ?? [], names: document.elements.map((e) => e.name), format };
+  const found = (Object.keys(words.tables) as Table[]).flatMap((name) => {
+    const rows = tableOf(name, of);
+    return rows === null ? [] : [{ name, rows }];
+  });
+  return found.length === 0 ? null : (
+    <details className={classes.files} data-testid="table-files">
+      <summary>{words.tablesTitle}</summary>
+      {found.map(({ name, rows }) => (
+        <Button
+          key={name}
+          size="compact-xs"
+          variant="default"
+          onClick={() => {
+            saveFile(
+              `${fileName(document.name)} ${words.tables[name]}.csv`,
+              CSV_TYPE,
+              BYTE_ORDER + csvText(rows),
+            );
+          }}
+        >
+          {words.tables[name]}
+        </Button>
+      ))}
+    </details>
+  );
+}
+
 /** Pages made to be printed: those that are chosen stand below as they come out, and one press prints them. */
 export function PaperStep() {
   const kinds = useKinds();
   const [off, setOff] = useState<Kind[]>(['outlines']);
-  const [size, setSize] = useState<Size>('A4');
+  const { units } = useDocument();
+  const [size, setSize] = useState<Size>(units === 'us' ? 'Letter' : 'A4');
   const chosen = kinds.filter((k) => !off.includes(k));
   return (
     <section className={classes.page} aria-labelledby="paper-title">
@@ -147,6 +185,7 @@ export function PaperStep() {
           </Button>
         </div>
         <DrawingFiles />
+        <TableFiles />
         <PourStrip />
       </header>
       <div className={classes.desk} role="region" aria-label={words.preview} tabIndex={0} data-testid="paper">

@@ -68,7 +68,7 @@ export function JointFields({ element, path }: { element: OutlinedDocument; path
           <Button
             size="compact-xs"
             variant="default"
-            disabled={!drawn}
+            disabled={!drawn || undefined}
             onClick={() => {
               if (drawn) set(`${path}/joints`, jointsOf(drawn, format));
             }}

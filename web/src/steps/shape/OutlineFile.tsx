@@ -1,5 +1,6 @@
 import { FileButton, Button, Group, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
+import { useDoor } from '../../common/doors';
 import { http, type Enum, type Finding } from '../../api/client';
 import { fields, fileUnits, findingText } from '../../words';
 import { useEditing } from '../../job/JobContext';
@@ -29,21 +30,25 @@ export function OutlineFile({ path }: { path: ElementPointer }) {
     if (data.points !== null) set(`${path}/outline`, { kind: 'points', points: data.points });
   };
 
+  const open = (file: File) => {
+    if (file.size > LARGEST_BYTES) {
+      setWrong(fields.fileTooLarge);
+      return;
+    }
+    void file.text().then((content) => {
+      setText(content);
+      return read(content, null);
+    });
+  };
+  useDoor('outline', open);
+
   return (
     <div>
       <Group gap={6}>
         <FileButton
           accept=".dxf,.geojson,.json,.csv,.txt"
           onChange={(file) => {
-            if (!file) return;
-            if (file.size > LARGEST_BYTES) {
-              setWrong(fields.fileTooLarge);
-              return;
-            }
-            void file.text().then((content) => {
-              setText(content);
-              return read(content, null);
-            });
+            if (file) open(file);
           }}
         >
           {(props) => (

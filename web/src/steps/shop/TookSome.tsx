@@ -64,7 +64,7 @@ export function TookSome({
           </label>
         );
       })}
-      <Button size="compact-sm" type="submit" disabled={!sound}>
+      <Button size="compact-sm" type="submit" disabled={!sound || undefined}>
         {words.take}
       </Button>
     </form>

@@ -54,7 +54,7 @@ export function TaskItem({ task: t, name, waits, onTick }: TaskItemProps) {
       <Checkbox
         aria-label={name}
         checked={t.state === 'done'}
-        disabled={t.state === 'done' && !t.ticked}
+        disabled={(t.state === 'done' && !t.ticked) || undefined}
         onChange={onTick}
       />
       <details>

@@ -76,7 +76,7 @@ export function TasksStep() {
               }}
             />
           )}
-          <Button component={Link} to={`/jobs/${id}/paper`} variant="default">
+          <Button component={Link} to={`/jobs/${id}/paper`} variant="default" disabled={false}>
             {paper.link}
           </Button>
         </div>

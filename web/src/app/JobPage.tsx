@@ -254,6 +254,7 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: Planned }) {
             variant="outline"
             color="gray.2"
             aria-label={saveWords.unitsSwap(document.units === 'us')}
+            disabled={!plans}
             onClick={swap}
           >
             {saveWords.units(document.units === 'us')}

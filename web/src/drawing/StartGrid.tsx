@@ -1,7 +1,7 @@
 import { UnstyledButton } from '@mantine/core';
 import type { StartHour } from '../api/client';
 import { Heard } from '../common/Heard';
-import { calendarDay, clock, number, twoDigits } from '../format/format';
+import { calendarDay, clock, clockHour, number, twoDigits } from '../format/format';
 import { dayFaultMarks, dayFaults, day as words } from '../words';
 import classes from './StartGrid.module.css';
 
@@ -52,7 +52,7 @@ export function StartGrid({ hours, best, members, time, date, start, onPick }: S
         <tbody>
           {rows.map((hour) => (
             <tr key={hour}>
-              <th scope="row">{clock(hour)}</th>
+              <th scope="row">{clockHour(hour)}</th>
               {dates.map((d) => {
                 const h = hours.find((x) => x.date === d && x.hour === hour);
                 if (!h) return <td key={d} className={classes.none} />;

@@ -46,13 +46,16 @@ const timeParts = (locale: Locale): Intl.DateTimeFormatOptions =>
     : { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' };
 
 /** 8:30 AM is never parted at the end of a line. */
-const unbroken = (time: string): string => time.replace(/\s(?=[AP]M$)/, '\u202f');
+const unbroken = (time: string): string => time.replace(/\s(?=[AP]M$)/, '\u00a0');
 
 /** Hours since midnight as a clock shows them: 8.5 is 08:30, in American 8:30 AM. */
 export function clock(hours: number): string {
   const at = new Date(Math.round(hours * 60) * 60_000);
   return unbroken(new Intl.DateTimeFormat(spoken, { timeZone: 'UTC', ...timeParts(spoken) }).format(at));
 }
+
+/** A whole hour, where there is little room: 08:00, in American 8 AM. */
+export const clockHour = (hour: number): string => clock(hour).replace(/:00(?=.[AP]M$)/, '');
 
 /** A time that a job keeps (08:30) as a clock shows it; what is no time stays as it is. */
 export function clockOf(kept: string): string {

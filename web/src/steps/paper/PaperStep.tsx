@@ -115,22 +115,24 @@ function TableFiles() {
   return found.length === 0 ? null : (
     <details className={classes.files} data-testid="table-files">
       <summary>{words.tablesTitle}</summary>
-      {found.map(({ name, rows }) => (
-        <Button
-          key={name}
-          size="compact-xs"
-          variant="default"
-          onClick={() => {
-            saveFile(
-              `${fileName(document.name)} ${words.tables[name]}.csv`,
-              CSV_TYPE,
-              BYTE_ORDER + csvText(rows),
-            );
-          }}
-        >
-          {words.tables[name]}
-        </Button>
-      ))}
+      <div className={classes.tables}>
+        {found.map(({ name, rows }) => (
+          <Button
+            key={name}
+            size="compact-xs"
+            variant="default"
+            onClick={() => {
+              saveFile(
+                `${fileName(document.name)} ${words.tables[name]}.csv`,
+                CSV_TYPE,
+                BYTE_ORDER + csvText(rows),
+              );
+            }}
+          >
+            {words.tables[name]}
+          </Button>
+        ))}
+      </div>
     </details>
   );
 }

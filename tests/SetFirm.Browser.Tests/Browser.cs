@@ -265,6 +265,35 @@ public sealed class Browser : IDisposable
         (long)Driver.ExecuteScript("return document.documentElement.scrollWidth - window.innerWidth")!,
         (long)Driver.ExecuteScript("return document.documentElement.scrollHeight - window.innerHeight")!);
 
+    /// <summary>Texts of which a part lies behind the edge of something that neither grows nor scrolls, with what cuts them.</summary>
+    public IReadOnlyList<string> CutWords() => [.. ((IEnumerable<object>)Driver.ExecuteScript(
+        """
+        const cut = [];
+        const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+        const shut = (overflow) => overflow === 'hidden' || overflow === 'clip';
+        while (walker.nextNode()) {
+          const text = walker.currentNode.data.trim();
+          const of = walker.currentNode.parentElement;
+          if (!text || of.closest('style, script, title, desc, select, details:not([open]) > :not(summary), .visually-hidden')) continue;
+          const range = document.createRange();
+          range.selectNodeContents(walker.currentNode);
+          const lines = [...range.getClientRects()].filter((r) => r.width > 0);
+          for (let a = of; a !== document.body && lines.length > 0; a = a.parentElement) {
+            const { overflowX, overflowY } = getComputedStyle(a);
+            const box = a.getBoundingClientRect();
+            if (box.width <= 1) break; // for the ear
+            const across = shut(overflowX) && lines.some((r) => r.right > box.right + 1 || r.left < box.left - 1);
+            const down = shut(overflowY) && lines.some((r) => r.bottom > box.bottom + 3 || r.top < box.top - 3);
+            if (across || down) {
+              cut.push(`${text} (${a.tagName} ${a.getAttribute('class')})`);
+              break;
+            }
+            if ([overflowX, overflowY].some((o) => o === 'auto' || o === 'scroll')) break; // it can be brought into view
+          }
+        }
+        return cut;
+        """)!).Select(o => (string)o)];
+
     public void Screenshot(string path) => Driver.GetScreenshot().SaveAsFile(path);
 
     private static string Quoted(string text) => text.Contains('\'', StringComparison.Ordinal) ? $"\"{text}\"" : $"'{text}'";

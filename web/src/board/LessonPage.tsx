@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { api, type Units } from '../api/client';
 import { zone } from '../common/zone';
-import { lessons as words } from '../words';
+import { lessons as words, speak } from '../words';
 import { Rehearsed } from './RehearsePage';
 
 /** A ready-made day, rehearsed: it belongs to no job. */
@@ -10,6 +10,7 @@ export default function LessonPage() {
   const { lesson = '' } = useParams();
   const [search] = useSearchParams();
   const units: Units = search.get('units') === 'us' ? 'us' : 'metric';
+  speak(units);
   const lessons = api.useQuery('get', '/api/lessons', { params: { query: { units, timeZone: zone } } });
   const found = lessons.data?.find((l) => l.lesson === lesson);
   // A new object each time would begin the day anew.

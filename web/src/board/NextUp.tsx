@@ -1,4 +1,4 @@
-import { duration } from '../format/format';
+import { duration, number } from '../format/format';
 import { board as words, passSigns } from '../words';
 import classes from './Board.module.css';
 import nextStyles from './NextUp.module.css';
@@ -7,6 +7,9 @@ import { keyOf, type Thing } from './thing';
 import { titleOf, whereOf } from './thingText';
 
 const MINUTE_MS = 60_000;
+const DAY_MS = 1440 * MINUTE_MS;
+/** Further away than this hours say less than days. */
+const FAR_MS = 2 * DAY_MS;
 
 /** The time to it, or what is left of its window. */
 function spanOf(thing: Thing, now: number): string {
@@ -19,7 +22,9 @@ function spanOf(thing: Thing, now: number): string {
       : words.over(duration((now - thing.until) / MINUTE_MS));
   if (thing.kind === 'pass' && thing.state === 'missed')
     return words.over(duration((now - thing.until) / MINUTE_MS));
-  return thing.at > now + MINUTE_MS / 2 ? words.in(duration((thing.at - now) / MINUTE_MS)) : words.atOnce;
+  const away = thing.at - now;
+  if (away > FAR_MS) return words.in(words.days(number(away / DAY_MS)));
+  return away > MINUTE_MS / 2 ? words.in(duration(away / MINUTE_MS)) : words.atOnce;
 }
 
 /** Large: what is next, where, when, until when, and the button for it. */
@@ -36,6 +41,7 @@ export function NextUp({ things }: { things: Thing[] }) {
     );
   }
   const time = (ms: number) => format.time(new Date(ms).toISOString());
+  const day = (at: number) => format.dateTime(new Date(at).toISOString());
   return (
     <section className={nextStyles.next} data-state={thing.state} aria-label={words.now} data-testid="next">
       <p className={nextStyles.state}>{words.states[thing.state]}</p>
@@ -49,7 +55,7 @@ export function NextUp({ things }: { things: Thing[] }) {
               ? `${words.at(time(thing.at))}, ${words.until(time(thing.until))}`
               : words.until(time(thing.until))
             : thing.at > now
-              ? words.at(time(thing.at))
+              ? words.at(thing.at - now > FAR_MS ? day(thing.at) : time(thing.at))
               : ''}
         </span>
       </p>

@@ -5,7 +5,7 @@ import { v4 as newId } from 'uuid';
 import { api, http, type JobDocument, type JobEvent, type RehearsalReport } from '../api/client';
 import { formatsFor, number } from '../format/format';
 import type { Telling } from '../job/useDiary';
-import { app, board as words } from '../words';
+import { app, board as words, speak } from '../words';
 import { Board } from './Board';
 import classes from './Board.module.css';
 import rehearseStyles from './Rehearse.module.css';
@@ -67,6 +67,7 @@ function Rehearsal({ document, start, seed, about, back }: RehearsalProps) {
   const { now } = clock;
   const asOf = new Date(Math.floor(now / MINUTE_MS) * MINUTE_MS).toISOString();
   // Those who mix tell of it when it is done.
+  speak(document.units);
   const told = lines.filter((l) => Date.parse(l.at) <= now);
   const key = [document, told.map((l) => l.id).join(), asOf, pour];
   const plan = useQuery({

@@ -7,9 +7,13 @@ import classes from './CutDrawing.module.css';
 /** Past so many boards a drawing says no more than the list. */
 const MOST_BOARDS = 40;
 
+/** A piece that takes less of the longest board has no room for its size: it is told below. */
+const NARROW = 0.14;
+
 /** Every board from stock with its cuts, all to one scale; what is left over is hatched. */
 export function CutDrawing({ lists, format }: { lists: CutListReport[]; format: Formats }) {
   const longest = Math.max(...lists.flatMap((l) => l.boards.map((b) => b.lengthM)), 0.1);
+  const isNarrow = (m: number) => m < NARROW * longest;
   const share = (m: number) => `${String((m / longest) * 100)}%`;
   return (
     <div className={classes.lists}>
@@ -35,10 +39,24 @@ export function CutDrawing({ lists, format }: { lists: CutListReport[]; format: 
                       style={{ width: `${String((cut.lengthM / board.lengthM) * 100)}%` }}
                       title={words.pieceFor(cut.for)}
                     >
-                      {format.length(cut.lengthM)} <small>{cut.for}</small>
+                      {!isNarrow(cut.lengthM) && (
+                        <>
+                          {format.length(cut.lengthM)} <small>{cut.for}</small>
+                        </>
+                      )}
                     </span>
                   ))}
                 </span>
+                {board.cuts.some((c) => isNarrow(c.lengthM)) && (
+                  <span className={classes.narrow}>
+                    {words.narrow(
+                      board.cuts
+                        .filter((c) => isNarrow(c.lengthM))
+                        .map((c) => `${format.length(c.lengthM)} ${words.pieceFor(c.for)}`)
+                        .join(', '),
+                    )}
+                  </span>
+                )}
               </li>
             ))}
           </ol>

@@ -27,6 +27,7 @@ export const board = both({
   at: (time: string) => `from ${time}`,
   until: (time: string) => `until ${time}`,
   in: (span: string) => `in ${span}`,
+  days: (n: string) => `${n} days`,
   atOnce: 'now',
   left: (span: string) => `${span} left`,
   over: (span: string) => `${span} over`,

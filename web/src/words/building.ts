@@ -324,6 +324,7 @@ export const build = both({
   cutVerdict: (n: number, bound: number, why: string) =>
     `${String(n)} lengths (the total alone asks for ${String(bound)}): ${why}.`,
   drawnOnStock: (what: string) => `Cuts of ${what} laid on stock`,
+  narrow: (pieces: string) => `narrow: ${pieces}`,
   pieceFor: (mark: string) => `for ${mark}`,
   joint: 'joint',
   isolation: 'Isolation strip',

@@ -1,4 +1,4 @@
-import { duration, number } from '../format/format';
+import { duration, number, type Formats } from '../format/format';
 import { board as words, passSigns } from '../words';
 import classes from './Board.module.css';
 import nextStyles from './NextUp.module.css';
@@ -27,6 +27,23 @@ function spanOf(thing: Thing, now: number): string {
   return away > MINUTE_MS / 2 ? words.in(duration(away / MINUTE_MS)) : words.atOnce;
 }
 
+/** More than so many letters are written smaller. */
+const LONG = 11;
+
+/** From when, until when: a line each. */
+function hoursOf(thing: Thing, now: number, format: Formats): string[] {
+  const time = (at: number) => format.time(new Date(at).toISOString());
+  if (thing.kind !== 'pass')
+    return thing.at - now > FAR_MS
+      ? [format.date(new Date(thing.at).toISOString())]
+      : thing.at > now
+        ? [words.at(time(thing.at))]
+        : [];
+  return thing.state === 'calm' || thing.state === 'soon'
+    ? [words.at(time(thing.at)), words.until(time(thing.until))]
+    : [words.until(time(thing.until))];
+}
+
 /** Large: what is next, where, when, until when, and the button for it. */
 export function NextUp({ things }: { things: Thing[] }) {
   const { report, now, tell, pour, format } = useBoard();
@@ -40,23 +57,20 @@ export function NextUp({ things }: { things: Thing[] }) {
       </section>
     );
   }
-  const time = (ms: number) => format.time(new Date(ms).toISOString());
-  const day = (at: number) => format.dateTime(new Date(at).toISOString());
+  const span = spanOf(thing, now);
   return (
     <section className={nextStyles.next} data-state={thing.state} aria-label={words.now} data-testid="next">
       <p className={nextStyles.state}>{words.states[thing.state]}</p>
       <p className={nextStyles.where}>{whereOf(thing, board.mixing.of)}</p>
       <p className={nextStyles.what}>{titleOf(thing)}</p>
       <p className={nextStyles.when}>
-        <b data-testid="next-span">{spanOf(thing, now)}</b>
+        <b data-testid="next-span" data-long={span.length > LONG}>
+          {span}
+        </b>
         <span>
-          {thing.kind === 'pass'
-            ? thing.state === 'calm' || thing.state === 'soon'
-              ? `${words.at(time(thing.at))}, ${words.until(time(thing.until))}`
-              : words.until(time(thing.until))
-            : thing.at > now
-              ? words.at(thing.at - now > FAR_MS ? day(thing.at) : time(thing.at))
-              : ''}
+          {hoursOf(thing, now, format).map((line) => (
+            <span key={line}>{line}</span>
+          ))}
         </span>
       </p>
       <p className={nextStyles.sign}>
@@ -111,7 +125,7 @@ export function NextUp({ things }: { things: Thing[] }) {
         {next && (
           <>
             {words.later}: {whereOf(next, board.mixing.of)}, {titleOf(next).toLowerCase()}{' '}
-            {next.at > now ? words.at(time(next.at)) : ''}
+            {next.at > now ? words.at(format.time(new Date(next.at).toISOString())) : ''}
           </>
         )}
       </p>

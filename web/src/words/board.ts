@@ -117,7 +117,7 @@ export const board = both({
   nameless: 'A phone',
   yourName: 'This phone is called',
   clockOff: (span: string) => `This phone’s clock is off by ${span}; the program’s time is used.`,
-  offline: 'No connection: what you tap is kept here and sent later.',
+  offline: 'No connection: kept here, sent later.',
   plansHere: 'No connection: planned here, sent later.',
   waiting: (n: string) => `${n} kept here, to be sent`,
   settings: 'Sound, voice, night',

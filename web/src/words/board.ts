@@ -218,6 +218,9 @@ export const spoken = both({
   missed: (zone: string, pass: string) => `Zone ${zone}: ${pass} is late`,
 });
 
+/** Where no sign tells, nothing is said of one. */
+const bySign = (sign: string) => (sign === '' ? '' : `; the thumb ${sign}`);
+
 /** What a pass at the wrong time left behind, by how much, and which sign would have told. */
 export const finishFaults: Record<
   Enum<'FinishFault'>,
@@ -226,11 +229,11 @@ export const finishFaults: Record<
   workedInWater: (pass, minutes) =>
     `${pass}: water stood on the face and was worked in; it will dust. Right ${minutes}; the sheen tells.`,
   shutOverBleeding: (pass, minutes, sign) =>
-    `${pass}: the face was shut while water still rose; blisters. Right ${minutes}; the thumb ${sign}.`,
+    `${pass}: the face was shut while water still rose; blisters. Right ${minutes}${bySign(sign)}.`,
   tooSoft: (pass, minutes, sign) =>
-    `${pass}: too soft, edges close again and lines tear. Right ${minutes}; the thumb ${sign}.`,
+    `${pass}: too soft, edges close again and lines tear. Right ${minutes}${bySign(sign)}.`,
   tooHard: (pass, minutes, sign) =>
-    `${pass}: past closing, nothing takes any more. Right ${minutes}; the thumb ${sign}.`,
+    `${pass}: past closing, nothing takes any more. Right ${minutes}${bySign(sign)}.`,
 };
 
 export const faultTimes = both({

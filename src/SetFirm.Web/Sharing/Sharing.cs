@@ -59,8 +59,8 @@ internal sealed partial class Sharing(HomeDoors doors, HomeSettings settings, Ho
         {
             if (!on)
             {
+                settings.Write(OnKey, "off"); // first: who asked may not wait for the rest
                 await CloseAsync(cancellation);
-                settings.Write(OnKey, "off");
                 return null;
             }
 

@@ -61,7 +61,11 @@ public class PlannerBench
         ]);
     }
 
+    /// <summary>What a key in Shape asks for.</summary>
     [Benchmark(Baseline = true)]
+    public PlanReport TerraceOfAKey() => Teller.Tell(Planner.Plan(terrace, weather), PlanPart.Shape.Flag() | PlanPart.Build.Flag());
+
+    [Benchmark]
     public PlanReport Terrace() => TellPlan(terrace, weather);
 
     [Benchmark]

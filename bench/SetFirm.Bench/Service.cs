@@ -44,7 +44,7 @@ internal sealed class Service : IAsyncDisposable
         {
             try
             {
-                (await client.GetAsync(new Uri("/api/health", UriKind.Relative))).EnsureSuccessStatusCode();
+                (await client.GetAsync(new Uri("/api/alive", UriKind.Relative))).EnsureSuccessStatusCode();
                 return;
             }
             catch (HttpRequestException) when (tries < 200)

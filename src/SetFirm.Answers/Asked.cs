@@ -4,6 +4,7 @@ using SetFirm.Core.Events;
 using SetFirm.Core.Job;
 using SetFirm.Core.Learning;
 using SetFirm.Core.Quantities;
+using SetFirm.Core.Telling;
 using SetFirm.Core.Weather;
 
 namespace SetFirm.Answers;
@@ -17,7 +18,8 @@ namespace SetFirm.Answers;
 /// <param name="Pour">That is wanted in full.</param>
 /// <param name="Seed">Of a rehearsal.</param>
 /// <param name="Members">Ways that a day is followed through, at the most; null takes as many as the planner thinks right.</param>
-public sealed record Asked(JobDocument Job, HourlyWeather? Weather, LearntValues? Learnt, IReadOnlyList<JobEvent> Log, Instant? AsOf, string? Pour, int? Seed, int? Members)
+/// <param name="Parts">Of a plan's report that are wanted; null wants all.</param>
+public sealed record Asked(JobDocument Job, HourlyWeather? Weather, LearntValues? Learnt, IReadOnlyList<JobEvent> Log, Instant? AsOf, string? Pour, int? Seed, int? Members, PlanParts? Parts = null)
 {
     private const int FewestMembers = 10;
     private const int MostMembers = 400;
@@ -76,8 +78,8 @@ public sealed record Asked(JobDocument Job, HourlyWeather? Weather, LearntValues
             return said.Value;
         }
 
-        var (asOf, pour, seed, learnt, members, weather) =
-            (Taken<Instant?>("asOf"), Taken<string>("pour"), Taken<int?>("seed"), Taken<LearntFactor[]>("learnt"), Taken<int?>("members"), Taken<WeatherDto>("weather"));
+        var (asOf, pour, seed, learnt, members, weather, parts) =
+            (Taken<Instant?>("asOf"), Taken<string>("pour"), Taken<int?>("seed"), Taken<LearntFactor[]>("learnt"), Taken<int?>("members"), Taken<WeatherDto>("weather"), Taken<PlanPart[]>("parts"));
         if (first is { } wrong)
         {
             return wrong;
@@ -100,7 +102,7 @@ public sealed record Asked(JobDocument Job, HourlyWeather? Weather, LearntValues
         }
 
         var hours = weather is null ? default : Hours(weather);
-        return hours.Refused is { } impossible ? impossible : new Asked(job, hours.Value, Values(learnt), told, asOf, pour, seed, members);
+        return hours.Refused is { } impossible ? impossible : new Asked(job, hours.Value, Values(learnt), told, asOf, pour, seed, members, parts?.Aggregate(default(PlanParts), (all, part) => all | part.Flag()));
     }
 
     /// <summary>Checks a run of hours.</summary>

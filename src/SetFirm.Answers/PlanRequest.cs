@@ -2,6 +2,7 @@ using NodaTime;
 using SetFirm.Core.Events;
 using SetFirm.Core.Job;
 using SetFirm.Core.Learning;
+using SetFirm.Core.Telling;
 using SetFirm.Core.Weather;
 
 namespace SetFirm.Answers;
@@ -31,6 +32,9 @@ public sealed record PlanRequest
 
     /// <summary>Ways that the weather may go that a day is followed through, at the most, 10 to 400; left out, as many as the planner thinks right.</summary>
     public int? Members { get; init; }
+
+    /// <summary>Parts of a plan's report that somebody looks at: the rest is neither worked out nor told; left out, all. What every page shows is always told.</summary>
+    public IReadOnlyList<PlanPart>? Parts { get; init; }
 }
 
 /// <summary>A value that was learnt.</summary>

@@ -1,3 +1,4 @@
+using System.Buffers;
 using System.Text.Json;
 using NodaTime;
 using SetFirm.Core.Findings;
@@ -19,9 +20,9 @@ public sealed class Question
 {
     private static readonly JsonSerializerOptions Reports = WireJson.ForReports();
 
-    private readonly Func<JobDocument, HourlyWeather, Asked, Budget, byte[]> answer;
+    private readonly Action<JobDocument, HourlyWeather, Asked, Budget, IBufferWriter<byte>> answer;
 
-    private Question(string name, string operation, double times, bool ahead, Type report, Func<JobDocument, HourlyWeather, Asked, Budget, byte[]> answer)
+    private Question(string name, string operation, double times, bool ahead, Type report, Action<JobDocument, HourlyWeather, Asked, Budget, IBufferWriter<byte>> answer)
     {
         (Name, Operation, Times, Ahead, Report) = (name, operation, times, ahead, report);
         this.answer = answer;
@@ -30,7 +31,7 @@ public sealed class Question
     /// <summary>All of them, in the order of the contract.</summary>
     public static IReadOnlyList<Question> All { get; } =
     [
-        Of("plan", "Plan", (job, weather, said, budget) => Teller.Tell(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget))),
+        Of("plan", "Plan", (job, weather, said, budget) => Teller.Tell(Planner.Plan(job, weather, said.Log, said.AsOf, said.Pour, budget), said.Parts)),
         Of("calendar", "Calendar", (job, weather, said, budget) =>
         {
             var plan = Planner.Plan(job, weather, said.Log, said.AsOf, budget: budget);
@@ -66,21 +67,25 @@ public sealed class Question
     /// <summary>What it is answered with.</summary>
     public Type Report { get; }
 
-    /// <summary>The report, as JSON in UTF-8.</summary>
+    /// <summary>Writes the report, as JSON in UTF-8.</summary>
     /// <param name="asked">A checked request.</param>
     /// <param name="usual">Weather, where none was handed over.</param>
     /// <param name="learnt">Values, where none were handed over.</param>
     /// <param name="budget">What it may take.</param>
+    /// <param name="to">Takes it; whose it is to give room for it, since large arrays made anew with every key stop everything else while they are cleared away.</param>
     /// <exception cref="OperationCanceledException">It was late, or nobody waits.</exception>
-    public byte[] Answer(Asked asked, Func<JobDocument, HourlyWeather> usual, LearntValues learnt, Budget budget)
+    public void Answer(Asked asked, Func<JobDocument, HourlyWeather> usual, LearntValues learnt, Budget budget, IBufferWriter<byte> to)
     {
         ArgumentNullException.ThrowIfNull(asked);
         ArgumentNullException.ThrowIfNull(usual);
         var (job, weather) = asked.With(usual, learnt);
-        return answer(job, weather, asked, budget);
+        answer(job, weather, asked, budget, to);
     }
 
     private static Question Of<TReport>(string name, string operation, Func<JobDocument, HourlyWeather, Asked, Budget, TReport> answer, double times = 1, bool ahead = false) =>
-        // Written whole, so that it leaves in one send: this is answered with every key pressed.
-        new(name, operation, times, ahead, typeof(TReport), (job, weather, said, budget) => JsonSerializer.SerializeToUtf8Bytes(answer(job, weather, said, budget), Reports));
+        new(name, operation, times, ahead, typeof(TReport), (job, weather, said, budget, to) =>
+        {
+            using var writer = new Utf8JsonWriter(to, new JsonWriterOptions { Encoder = Reports.Encoder, SkipValidation = true });
+            JsonSerializer.Serialize(writer, answer(job, weather, said, budget), Reports);
+        });
 }

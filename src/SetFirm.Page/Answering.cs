@@ -1,4 +1,4 @@
-using System.Collections.Concurrent;
+using System.Buffers;
 using System.Runtime.InteropServices.JavaScript;
 using System.Runtime.Versioning;
 using System.Text;
@@ -21,6 +21,9 @@ public static partial class Answering
 
     // A job is asked about with every key pressed; what goes along with it changes by the hour.
     private static readonly Dictionary<string, Along> Kept = [];
+
+    // One page, one thread: what is written goes over what was written before.
+    private static readonly ArrayBufferWriter<byte> Written = new();
 
     /// <summary>Keeps what goes along with a job.</summary>
     /// <param name="key">By which it is asked for.</param>
@@ -75,7 +78,9 @@ public static partial class Answering
         var budget = new Budget(Most * question.Times) { MostMembers = asked.Members ?? int.MaxValue };
         try
         {
-            return "200 " + Encoding.UTF8.GetString(question.Answer(asked, _ => question.Ahead ? along!.Ahead : along!.Weather, along?.Learnt ?? LearntValues.None, budget));
+            Written.ResetWrittenCount();
+            question.Answer(asked, _ => question.Ahead ? along!.Ahead : along!.Weather, along?.Learnt ?? LearntValues.None, budget, Written);
+            return "200 " + Encoding.UTF8.GetString(Written.WrittenSpan);
         }
         catch (OperationCanceledException) when (budget.IsLate)
         {

@@ -98,8 +98,11 @@ public sealed class DroppedFilesTests : IDisposable
 
     private void Drop(string name, string text) => Drop(name, Encoding.UTF8.GetBytes(text));
 
-    // As a hand does: one after the other.
-    private void Drop(string name, byte[] bytes) => browser.Driver.ExecuteAsyncScript(
+    // As a hand does: one after the other, on a page that stands.
+    private void Drop(string name, byte[] bytes)
+    {
+        browser.Find(By.CssSelector("[data-takes-files=true]"));
+        browser.Driver.ExecuteAsyncScript(
         """
         const bytes = Uint8Array.from(atob(arguments[1]), (c) => c.charCodeAt(0));
         const carried = new DataTransfer();
@@ -115,4 +118,5 @@ public sealed class DroppedFilesTests : IDisposable
         next();
         """,
         name, Convert.ToBase64String(bytes));
+    }
 }

@@ -6,7 +6,7 @@ import { QueryClient, QueryClientProvider, notifyManager } from '@tanstack/react
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { ErrorBoundary } from 'react-error-boundary';
-import { BrowserRouter } from 'react-router';
+
 import { Broken } from './app/Broken';
 import { DeviceSign } from './app/DeviceSign';
 import { Pages } from './app/Pages';
@@ -32,14 +32,12 @@ createRoot(root).render(
         colorSchemeManager={schemes}
         defaultColorScheme="auto"
       >
-        <BrowserRouter>
-          <ErrorBoundary FallbackComponent={Broken}>
-            <OutboxProvider>
-              <Pages />
-              <DeviceSign />
-            </OutboxProvider>
-          </ErrorBoundary>
-        </BrowserRouter>
+        <ErrorBoundary FallbackComponent={Broken}>
+          <OutboxProvider>
+            <Pages />
+            <DeviceSign />
+          </OutboxProvider>
+        </ErrorBoundary>
       </MantineProvider>
     </QueryClientProvider>
   </StrictMode>,

@@ -80,7 +80,8 @@ public static class CureAdvice
         CheckCold(said, weather, climate, wetFrom, Instant.Min(wetUntil, weather.End), remarks);
         var nights = Nights(mix, history, weather, climate, wetUntil);
         CheckNights(nights, said, site, weather, frozen, remarks);
-        var paths = Paths(site.Youngest, weather, wetUntil, wetHours / Math.Max(kept, 1e-9), AsRead);
+        // Ten other ways for a month: only where somebody looks at the bands.
+        var paths = new Lazy<(StrengthGain.StoppedCure Cure, SlabHistory History)[]>(() => Paths(site.Youngest, weather, wetUntil, wetHours / Math.Max(kept, 1e-9), AsRead));
         var (stopped, never, whole) = (new StrengthGain.StoppedCure(mix, wetHours), new StrengthGain.StoppedCure(mix, 0), new StrengthGain.StoppedCure(mix, kept));
         double At(double hours, StrengthGain.StoppedCure cure) => cure.At(history.EquivalentHoursAt(history.WaterAdded + Duration.FromHours(hours)));
         var lost = At(28 * 24, whole) - At(28 * 24, stopped);
@@ -107,7 +108,7 @@ public static class CureAdvice
             nights,
             CoatTimes(said, site, wetUntil, weather, told, remarks),
             [.. Milestones.For(mix, site.Use).Select(rule => Reach(rule, mix, history, stopped, paths, frozen, remarks))],
-            [.. CurveHours.Select(h => Point(h, At(h, stopped), At(h, never), paths))],
+            new(() => [.. CurveHours.Select(h => Point(h, At(h, stopped), At(h, never), paths.Value))]),
             mix.F28.Megapascals,
             At(28 * 24, stopped));
     }
@@ -361,7 +362,7 @@ public static class CureAdvice
     }
 
     private static MilestoneDate Reach(
-        MilestoneRule rule, ConcreteMix mix, SlabHistory history, StrengthGain.StoppedCure cure, (StrengthGain.StoppedCure Cure, SlabHistory History)[] paths, bool frozen, Remarks remarks)
+        MilestoneRule rule, ConcreteMix mix, SlabHistory history, StrengthGain.StoppedCure cure, Lazy<(StrengthGain.StoppedCure Cure, SlabHistory History)[]> paths, bool frozen, Remarks remarks)
     {
         // Where nobody knows its strength only its age counts.
         var needs = mix.Known == StrengthKnown.Under ? 0 : Math.Max(rule.Mpa, rule.ShareOfF28 * mix.F28.Megapascals);
@@ -378,14 +379,17 @@ public static class CureAdvice
         remarks.WhyOf(name, new Why.Milestone(NeedsMpa: rule.Mpa, SharePct: rule.ShareOfF28 * 100, LeastHours: rule.Hours, LeastEquivalentHours: rule.EquivalentHours, F28Mpa: mix.F28.Megapascals), needs, Source.SitePractice);
         if (at is not { } best)
         {
-            return new MilestoneDate(rule.Milestone, null, null, null, needs);
+            return new MilestoneDate(rule.Milestone, null, null, needs);
         }
 
         Instant When((StrengthGain.StoppedCure Cure, SlabHistory History) path) =>
             WhenStrong(path.Cure, path.History, needs) is { } m && path.History.WhenEquivalentHours(rule.EquivalentHours) is { } o ? Instant.Max(m, o) : Instant.Max(best, history.WaterAdded + BandSight);
-        var hours = paths.Select(p => (When(p) - history.WaterAdded).TotalHours).Order().ToArray();
-        Instant Band(double share) => Instant.Max(byClock, history.WaterAdded + Duration.FromHours(Members.Quantile(hours, share)));
-        return new MilestoneDate(rule.Milestone, best, Instant.Min(best, Band(Tenth)), Instant.Max(best, Band(1 - Tenth)), needs);
+        return new MilestoneDate(rule.Milestone, best, new(() =>
+        {
+            var hours = paths.Value.Select(p => (When(p) - history.WaterAdded).TotalHours).Order().ToArray();
+            Instant Band(double share) => Instant.Max(byClock, history.WaterAdded + Duration.FromHours(Members.Quantile(hours, share)));
+            return (Instant.Min(best, Band(Tenth)), Instant.Max(best, Band(1 - Tenth)));
+        }), needs);
     }
 
     /// <summary>When the strength is there; never before final set. It never falls, so halving finds the step, and between its ends the age is a line.</summary>

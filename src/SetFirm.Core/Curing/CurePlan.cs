@@ -51,10 +51,16 @@ public sealed record ColdNight(Instant From, Instant Until, double LeastAirC, do
 /// <summary>When something may be done.</summary>
 /// <param name="Milestone">What for.</param>
 /// <param name="At">When; null when out of sight or withheld.</param>
-/// <param name="Earliest">One case in ten comes earlier.</param>
-/// <param name="Latest">One in ten later.</param>
+/// <param name="Band">One case in ten comes earlier, one in ten later; null where no date is, and made when it is looked at.</param>
 /// <param name="NeedsMpa">Strength it needs.</param>
-public sealed record MilestoneDate(Milestone Milestone, Instant? At, Instant? Earliest, Instant? Latest, double NeedsMpa);
+public sealed record MilestoneDate(Milestone Milestone, Instant? At, Lazy<(Instant Earliest, Instant Latest)>? Band, double NeedsMpa)
+{
+    /// <summary>One case in ten comes earlier.</summary>
+    public Instant? Earliest => Band?.Value.Earliest;
+
+    /// <summary>One in ten later.</summary>
+    public Instant? Latest => Band?.Value.Latest;
+}
 
 /// <summary>Strength at a moment.</summary>
 /// <param name="At">Moment.</param>
@@ -80,7 +86,7 @@ public sealed record PlannedCoat(CoatTime Time, CoatSaid Said, bool Done);
 /// <param name="Nights">Cold ones.</param>
 /// <param name="Coats">Laid into hours.</param>
 /// <param name="Milestones">As dates.</param>
-/// <param name="Curve">Strength against time.</param>
+/// <param name="Strength">Against time; followed when it is looked at.</param>
 /// <param name="F28Mpa">What a full moist cure reaches.</param>
 /// <param name="At28Mpa">What this cure reaches at 28 days.</param>
 public sealed record CurePlan(
@@ -96,12 +102,15 @@ public sealed record CurePlan(
     ImmutableArray<ColdNight> Nights,
     ImmutableArray<PlannedCoat> Coats,
     ImmutableArray<MilestoneDate> Milestones,
-    ImmutableArray<StrengthAt> Curve,
+    Lazy<ImmutableArray<StrengthAt>> Strength,
     double F28Mpa,
     double At28Mpa)
 {
     /// <summary>A wetting that was due a while ago is still the next one.</summary>
     private static readonly Duration Overdue = Duration.FromHours(6);
+
+    /// <summary>Strength against time.</summary>
+    public ImmutableArray<StrengthAt> Curve => Strength.Value;
 
     /// <summary>The wetting that is due next; null where none is.</summary>
     public Instant? NextWetting(Instant now) => Wettings.Where(w => w.At > now - Overdue).Select(w => (Instant?)w.At).FirstOrDefault();

@@ -82,26 +82,27 @@ public static class MixAdvice
     /// <param name="thinnest">Of the element.</param>
     /// <param name="at">Where that is said.</param>
     /// <param name="mix">Where the mix is said.</param>
-    /// <param name="other">A bag that would do; null where none is known.</param>
+    /// <param name="other">A bag that would do, weighed when one is wanted; null where none is known.</param>
     /// <param name="remarks">Takes the finding.</param>
-    public static void CheckSection(Recipe recipe, Length thinnest, Place at, MixPlaces mix, BagInstead? other, Remarks remarks)
+    public static void CheckSection(Recipe recipe, Length thinnest, Place at, MixPlaces mix, Lazy<BagInstead?>? other, Remarks remarks)
     {
         ArgumentNullException.ThrowIfNull(recipe);
         ArgumentNullException.ThrowIfNull(remarks);
         var mostStone = thinnest.Millimetres * MixUses.StoneShareOfThickness;
-        Remedy? take = recipe is BaggedRecipe && other is not null ? Take(other, mix) : null;
         if (recipe is BaggedRecipe { Bag: var bag } && !bag.Takes(thinnest.Millimetres, thinnest.Millimetres))
         {
             remarks.Add(new Finding(
                 Severity.Warning, at,
                 new Notice.ThicknessOutsideMix(
-                    ThicknessMm: thinnest.Millimetres, LeastMm: bag.LeastThickness.Millimetres, MostMm: bag.MostThickness?.Millimetres ?? 0)).Mending(take));
+                    ThicknessMm: thinnest.Millimetres, LeastMm: bag.LeastThickness.Millimetres, MostMm: bag.MostThickness?.Millimetres ?? 0)).Mending(Other()));
         }
         else if (TradeSizes.Over(recipe.StoneMm, mostStone))
         {
             remarks.Add(new Finding(
-                Severity.Warning, at, new Notice.StoneTooLarge(StoneMm: recipe.StoneMm, MostMm: mostStone, ThicknessMm: thinnest.Millimetres)).Mending(take ?? NoStone(recipe, mix)));
+                Severity.Warning, at, new Notice.StoneTooLarge(StoneMm: recipe.StoneMm, MostMm: mostStone, ThicknessMm: thinnest.Millimetres)).Mending(Other() ?? NoStone(recipe, mix)));
         }
+
+        Remedy? Other() => recipe is BaggedRecipe && other?.Value is { } instead ? Take(instead, mix) : null;
     }
 
     /// <summary>Coarse stone sinks in a plasticised mix that stands deep.</summary>

@@ -75,9 +75,9 @@ internal static class JobMixes
     }
 
     /// <summary>What a mix has to do with the elements that are of it.</summary>
-    public static void Check(ImmutableArray<ElementPlan> elements, ImmutableArray<MixPlan> mixes, IReadOnlyList<Way> ways, bool built, Gate gate)
+    public static void Check(ImmutableArray<ElementPlan> elements, ImmutableArray<MixPlan> mixes, Lazy<IReadOnlyList<Way>> ways, bool built, Gate gate)
     {
-        var other = Ways.Bag(ways);
+        var other = new Lazy<BagInstead?>(() => Ways.Bag(ways.Value));
         var told = false;
         foreach (var element in elements)
         {

@@ -25,7 +25,10 @@ public sealed record JobPlan
     public required WaysContext? Wanted { get; init; }
 
     /// <summary>Ways to get it, the proposed one first.</summary>
-    public required IReadOnlyList<Way> Ways { get; init; }
+    public IReadOnlyList<Way> Ways => Weighed.Value;
+
+    /// <summary>Made when somebody looks at them.</summary>
+    internal Lazy<IReadOnlyList<Way>> Weighed { get; init; } = new([]);
 
     /// <summary>In the order in which they are poured; empty while the shape is not known.</summary>
     public required ImmutableArray<PourLoad> Pours { get; init; }

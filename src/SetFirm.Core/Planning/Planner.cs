@@ -66,7 +66,7 @@ public static class Planner
             ? new PourPlanner(job, poured, mixes.ToDictionary(m => m.Id), place, zone, works, gate).Plan(sketches, asked)
             : [];
         var wanted = elements is { } needed ? JobMixes.Wanted(job, needed, own, terms, place) : null;
-        IReadOnlyList<Way> ways = wanted is null || recipe is null ? [] : Ways.All(wanted, recipe.Said, recipe.Recipe);
+        Lazy<IReadOnlyList<Way>> ways = wanted is null || recipe is null ? new([]) : new(() => Ways.All(wanted, recipe.Said, recipe.Recipe));
         if (elements is { } checkedOnes && recipe is not null)
         {
             JobMixes.Check(checkedOnes, mixes, ways, build is not null, gate);
@@ -94,7 +94,7 @@ public static class Planner
             Build = build,
             Mixes = mixes,
             Wanted = wanted,
-            Ways = ways,
+            Weighed = ways,
             Pours = pours,
             Pour = full,
             Curing = cure,
@@ -245,7 +245,7 @@ public static class Planner
             job.Cure.Coats.Any(c => c.OnDry && c.RecoatLeastH > 0),
             recipe?.LiftKg,
             pour?.Load.Load is { Place.Mixer.By: not (MixedBy.Hoe or MixedBy.Plant) },
-            pour?.Day is { } day && day.Hours.Any(h => h.Air.Celsius > HotForPeopleC));
+            pour?.Day is { } day && day.AirRange.Most.Celsius > HotForPeopleC);
     }
 
     private static CureUse UseOf(ImmutableArray<ElementPlan> elements, PourLoad pour)

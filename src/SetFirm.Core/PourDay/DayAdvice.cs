@@ -203,7 +203,7 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
                 WaterFor(warmer: false, DayJudge.MostMixC)));
         }
 
-        if (plan.Hours.Min(h => h.Air.Celsius) is var coldest && coldest < DayJudge.ColdAirC)
+        if (plan.AirRange.Least.Celsius is var coldest && coldest < DayJudge.ColdAirC)
         {
             remarks.Warn(at.Date, new Notice.ColdWeather(AirC: coldest, LimitC: DayJudge.ColdAirC));
             if (mixC < DayJudge.LeastMixColdC)
@@ -222,7 +222,7 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
             remarks.Fault(at.Mixing.WaterC, new Notice.OutOfRange(task.SaidWaterC, 0, PourTask.HottestWaterC, RangeUnit.C));
         }
 
-        if (plan.Hours.Min(h => h.Air.Celsius) is var coldest && coldest < Additives.AntifreezeBelowC && task.Doses(Additive.Antifreeze) > 0)
+        if (plan.AirRange.Least.Celsius is var coldest && coldest < Additives.AntifreezeBelowC && task.Doses(Additive.Antifreeze) > 0)
         {
             remarks.Note(at.Mix.Additive(Additive.Antifreeze), new Notice.AntifreezeIsNoCover(AirC: coldest, BelowC: Additives.AntifreezeBelowC));
         }

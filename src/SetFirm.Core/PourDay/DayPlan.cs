@@ -13,23 +13,36 @@ namespace SetFirm.Core.PourDay;
 /// <param name="Pass">Which.</param>
 /// <param name="Opens">Best guess.</param>
 /// <param name="Closes">Best guess.</param>
-/// <param name="OpensEarliest">One case in ten opens earlier.</param>
-/// <param name="OpensLatest">One in ten later.</param>
-/// <param name="ClosesEarliest">One in ten closes earlier.</param>
-/// <param name="ClosesLatest">One in ten later.</param>
 /// <param name="Begins">When the crew gets to it; null for what goes along with placing.</param>
 /// <param name="Work">What it takes one person.</param>
 /// <param name="Hand">Which pair of hands, from 0; null for what goes along with placing.</param>
 /// <param name="Hands">How many share it.</param>
-public sealed record PassPlan(
-    Pass Pass, Instant Opens, Instant Closes, Instant OpensEarliest, Instant OpensLatest, Instant ClosesEarliest, Instant ClosesLatest, Instant? Begins, Duration Work, int? Hand, int Hands)
+public sealed record PassPlan(Pass Pass, Instant Opens, Instant Closes, Instant? Begins, Duration Work, int? Hand, int Hands)
 {
+    /// <summary>One case in ten opens earlier.</summary>
+    public Instant OpensEarliest => Band.Value.OpensEarliest;
+
+    /// <summary>One in ten later.</summary>
+    public Instant OpensLatest => Band.Value.OpensLatest;
+
+    /// <summary>One in ten closes earlier.</summary>
+    public Instant ClosesEarliest => Band.Value.ClosesEarliest;
+
+    /// <summary>One in ten later.</summary>
+    public Instant ClosesLatest => Band.Value.ClosesLatest;
+
+    /// <summary>Made when it is looked at.</summary>
+    public required Lazy<PassMoments> Band { get; init; }
+
     /// <summary>When it was told to be begun.</summary>
     public Instant? Begun { get; init; }
 
     /// <summary>When it was told to be done, or something after it was.</summary>
     public Instant? Done { get; init; }
 }
+
+/// <summary>A pass's band as moments.</summary>
+public sealed record PassMoments(Instant OpensEarliest, Instant OpensLatest, Instant ClosesEarliest, Instant ClosesLatest);
 
 /// <summary>A part finished as one.</summary>
 /// <param name="Number">From 1, over the whole pour.</param>
@@ -67,13 +80,14 @@ public readonly record struct DayHour(
 /// <param name="CoverFrom">And its youngest part takes a cover: wet curing begins.</param>
 /// <param name="RainChance">Of rain from the first water to final set, 0-1.</param>
 /// <param name="Best">What comes of it if nothing is off.</param>
-/// <param name="Odds">And in many ways it may go.</param>
+/// <param name="Doubt">And in many ways it may go.</param>
 /// <param name="Foreseen">Its weather is known until it has set; else only what is usual stands in, and no chance is told.</param>
 /// <param name="JointLimit">How old a batch may be when the next meets it.</param>
 /// <param name="Light">The run of daylight that it begins in, or the next one.</param>
 /// <param name="Zones">Parts finished as one.</param>
 /// <param name="Tasks">Passes with hands of their own, as the crew gets to them.</param>
-/// <param name="Hours">Weather and evaporation.</param>
+/// <param name="AirRange">The coldest and the warmest air at the pour, at full hours.</param>
+/// <param name="ByHour">Weather and evaporation, made when it is looked at.</param>
 /// <param name="Youngest">The last batch: the cure goes on from it.</param>
 public sealed record DayPlan(
     DayPour Pour,
@@ -87,13 +101,14 @@ public sealed record DayPlan(
     Instant CoverFrom,
     double RainChance,
     DayOutcome Best,
-    StartOdds Odds,
+    DayDoubt Doubt,
     bool Foreseen,
     Duration JointLimit,
     Interval Light,
     ImmutableArray<ZonePlan> Zones,
     ImmutableArray<PassTask> Tasks,
-    ImmutableArray<DayHour> Hours,
+    (Temperature Least, Temperature Most) AirRange,
+    Lazy<ImmutableArray<DayHour>> ByHour,
     ZonePour Youngest)
 {
     /// <summary>It has set, or as far as the day is followed.</summary>
@@ -103,7 +118,7 @@ public sealed record DayPlan(
     public Retiming? Retimed { get; init; }
 
     /// <summary>Ways that the weather and the mix may go that its bands are made of.</summary>
-    public int Members { get; init; }
+    public int Members => Doubt.Members;
 
     /// <summary>What the last of them changed; null where there is none.</summary>
     public SignEffect? LastChange { get; init; }
@@ -116,6 +131,12 @@ public sealed record DayPlan(
 
     /// <summary>What was told of it; null while nothing is.</summary>
     public DayFacts? Facts { get; init; }
+
+    /// <summary>Weather and evaporation.</summary>
+    public ImmutableArray<DayHour> Hours => ByHour.Value;
+
+    /// <summary>What comes of it in many ways it may go.</summary>
+    public StartOdds Odds => Doubt.Odds;
 
     public double PeakEvaporationKgM2H => Best.PeakEvaporationKgM2H;
 

@@ -51,13 +51,17 @@ public static class DayPlanner
         var asForeseen = retimed?.Likeliest(weather) ?? new Member(weather, 1, 1);
         var best = new DaySimulation(pour, fine, Closeness.Ends, progress: progress);
         var outcome = best.Run(asForeseen, start);
-        var paths = new DaySimulation(pour, coarse, progress: progress);
-        var members = retimed is null ? Members.Of(weather, remarks.Budget.Members(BandMembers)) : Members.Of(weather, remarks.Budget.Members(BoardMembers), retimed.Set, retimed.Sheen);
-        var bands = new PassBands(paths, asForeseen, start, members.Count, facts is null ? task.PaceDoubt : 0);
         var judge = new DayJudge(pour, weather, schedule.JointAge);
-        var odds = judge.Odds(start, members, paths, bands.Take);
+        var count = remarks.Budget.Members(retimed is null ? BandMembers : BoardMembers);
+        var doubt = new DayDoubt(count, () =>
+        {
+            var paths = new DaySimulation(pour, coarse, progress: progress);
+            var bands = new PassBands(paths, asForeseen, start, count, facts is null ? task.PaceDoubt : 0);
+            var members = retimed is null ? Members.Of(weather, count) : Members.Of(weather, count, retimed.Set, retimed.Sheen);
+            return (judge.Odds(start, members, paths, bands.Take), bands);
+        });
         var (airC, mixC) = (judge.AirC(weather, start), judge.MixC(weather, start));
-        var zones = Zones(task, load, schedule, pour, best, bands, start, facts, progress);
+        var zones = Zones(task, load, schedule, pour, best, doubt, start, facts, progress);
         ImmutableArray<PassTask> tasks = [.. best.Tasks.ToArray().Where(t => best.Spans[best.FirstSpanOf(t.Zone) + t.Pass].IsReached)];
         var doneBy = start + Duration.FromHours(progress is null
             ? Math.Max(pour.MixingEndsH, tasks.IsEmpty ? 0 : tasks.Max(t => t.EndsH))
@@ -68,8 +72,8 @@ public static class DayPlanner
         var first = pour.Zones[0];
         SlabHistory History(double waterH, double placedH) =>
             fine.Follow(pour.At(first, waterH, placedH, pour.Mix, mixC, start), weather, until - start < FollowShort ? FollowShort : DaySimulation.Sight);
-        var oldest = History(first.OldestWaterH, first.FirstPlacedH);
-        var youngest = first.YoungestWaterH == first.OldestWaterH ? oldest : History(first.YoungestWaterH, first.PlacedH);
+        var youngest = History(first.YoungestWaterH, first.PlacedH);
+        SlabHistory Oldest() => first.YoungestWaterH == first.OldestWaterH ? youngest : History(first.OldestWaterH, first.FirstPlacedH);
         var last = pour.Zones[^1];
         // A compound is sprayed on at once; anything that is laid waits until it leaves no mark.
         var takesCover = youngest.WhenEquivalentHours(ZonePour.TakesCoverAt * pour.Mix.ToInitialSet.TotalHours) ?? doneBy;
@@ -77,11 +81,10 @@ public static class DayPlanner
         var plan = new DayPlan(
             pour, start, schedule, Temperature.FromCelsius(mixC), Temperature.FromCelsius(airC), Reached(best.Zones[0].InitialSetH), finalSet, doneBy, coverFrom,
             pour.Site.UnderSky ? weather.RainChance(start, finalSet ?? start + DaySimulation.Sight) : 0,
-            outcome, odds, start >= weather.Start && (finalSet ?? doneBy) <= weather.End, judge.JointLimit(mixC), judge.Light(start), zones, tasks,
-            Hours(oldest, weather, pour.Site, start, until),
+            outcome, doubt, start >= weather.Start && (finalSet ?? doneBy) <= weather.End, judge.JointLimit(mixC), judge.Light(start), zones, tasks,
+            AirRange(weather, pour.Site, start, until), new(() => Hours(Oldest(), weather, pour.Site, start, until)),
             pour.At(last, last.YoungestWaterH, last.PlacedH, retimed is null ? pour.Mix : pour.Mix.Setting(Math.Exp(retimed.Set.Zones[^1].Mean)), mixC, start))
         {
-            Members = members.Count,
             Retimed = retimed,
             Facts = facts,
             Planned = facts?.Plan ?? PlanOf(task, load, schedule, zones, start, doneBy),
@@ -149,7 +152,7 @@ public static class DayPlanner
         WhatIf(Settled.Of(task, load, weather, start, new WatchedSlab(Coarse, budget)).Pour, weather, start, budget);
 
     private static ImmutableArray<ZonePlan> Zones(
-        PourTask task, LoadPlan load, PourSchedule schedule, DayPour pour, DaySimulation best, PassBands bands, Instant start, DayFacts? facts, DayProgress? progress)
+        PourTask task, LoadPlan load, PourSchedule schedule, DayPour pour, DaySimulation best, DayDoubt doubt, Instant start, DayFacts? facts, DayProgress? progress)
     {
         var cut = DayPour.Cut(task, load, schedule, facts);
         var cap = DaySimulation.Sight.TotalHours;
@@ -170,7 +173,6 @@ public static class DayPlanner
 
                 var rule = pour.Zones[z].Rules[p];
                 var strikeOff = rule.Pass == Pass.StrikeOff;
-                var band = bands.Of(z, p, span, strikeOff ? pour.Zones[z].FirstPlacedH : pour.Zones[z].StruckOffH);
                 // Hours are rounded on the way; what lies there opens nothing sooner.
                 var placed = strikeOff ? first.Placed : last.StruckOff;
                 Instant Placed(double hours) => Instant.Max(placed, At(hours));
@@ -181,9 +183,10 @@ public static class DayPlanner
                 }
 
                 passes.Add(new PassPlan(
-                    rule.Pass, Placed(span.OpensH), Placed(span.ClosesH), Placed(band.OpensEarly), Placed(band.OpensLate), Placed(band.ClosesEarly), Placed(band.ClosesLate),
+                    rule.Pass, Placed(span.OpensH), Placed(span.ClosesH),
                     made is { } b ? At(b.BeginsH) : null, Duration.FromHours(made?.WorkH ?? 0), made?.Hand, made?.Hands ?? 0)
                 {
+                    Band = doubt.Band(z, p, span, strikeOff ? pour.Zones[z].FirstPlacedH : pour.Zones[z].StruckOffH, Placed),
                     Begun = progress is null ? null : Told(progress.BegunH(z, p)),
                     Done = progress is null ? null : Told(progress.DoneH(z, p)),
                 });
@@ -198,10 +201,30 @@ public static class DayPlanner
         return zones.MoveToImmutable();
     }
 
+    private static IEnumerable<Instant> FullHours(Instant start, Instant until)
+    {
+        for (var at = Instant.FromUnixTimeSeconds((start.ToUnixTimeSeconds() / 3600) * 3600); at <= until + Duration.FromHours(1); at += Duration.FromHours(1))
+        {
+            yield return at;
+        }
+    }
+
+    private static (Temperature Least, Temperature Most) AirRange(HourlyWeather weather, Microclimate site, Instant start, Instant until)
+    {
+        var (least, most) = (double.PositiveInfinity, double.NegativeInfinity);
+        foreach (var at in FullHours(start, until))
+        {
+            var airC = site.Of(weather.SurfaceAt((at - weather.Start).TotalHours)).AirC;
+            (least, most) = (Math.Min(least, airC), Math.Max(most, airC));
+        }
+
+        return (Temperature.FromCelsius(least), Temperature.FromCelsius(most));
+    }
+
     private static ImmutableArray<DayHour> Hours(SlabHistory slab, HourlyWeather weather, Microclimate site, Instant start, Instant until)
     {
         var hours = ImmutableArray.CreateBuilder<DayHour>();
-        for (var at = Instant.FromUnixTimeSeconds((start.ToUnixTimeSeconds() / 3600) * 3600); at <= until + Duration.FromHours(1); at += Duration.FromHours(1))
+        foreach (var at in FullHours(start, until))
         {
             var h = weather.At(at);
             var air = site.Of(weather.SurfaceAt((at - weather.Start).TotalHours));

@@ -46,13 +46,12 @@ internal static class DayReasons
 
         remarks.Why(
             new Why.DoneBy(Zones: plan.Zones.Length, MixingMin: plan.Schedule.Mixing.TotalMinutes), (plan.DoneBy - plan.Start).TotalHours, Source.Aci302);
-        if (!plan.Foreseen)
-        {
-            return;
-        }
-
-        remarks.Why(new Why.StartChance(Members: plan.Members, SetDoubtPct: Members.SetDoubt * 100), plan.Odds.Chance * 100, Source.SitePractice, Source.Aci305);
     }
+
+    /// <summary>Why its chance is what it is; null where none is told.</summary>
+    public static Explanation? Chance(DayPlan plan) => plan.Foreseen
+        ? new(new Why.StartChance(Members: plan.Members, SetDoubtPct: Members.SetDoubt * 100), "", plan.Odds.Chance * 100, Source.SitePractice, Source.Aci305)
+        : null;
 
     public static void ExplainSigns(DayPlan plan, Remarks remarks)
     {

@@ -54,9 +54,10 @@ internal sealed class GroundHeat
         this.hours = hours;
         quickStays = Map(Rates.Quick, r => Math.Exp(-r * hours));
         slowStays = Map(Rates.Slow, r => Math.Exp(-r * hours));
-        quickMean = Map(Rates.Quick, Mean);
-        slowMean = Map(Rates.Slow, Mean);
-        double Mean(double rate) => rate * hours < 1e-6 ? 1 : (1 - Math.Exp(-rate * hours)) / (rate * hours);
+        quickMean = Means(Rates.Quick, quickStays);
+        slowMean = Means(Rates.Slow, slowStays);
+        Vector256<double> Means(Vector256<double> rates, Vector256<double> stays) => Vector256.ConditionalSelect(
+            Vector256.LessThan(rates * hours, Vector256.Create(1e-6)), Vector256<double>.One, (Vector256<double>.One - stays) / (rates * hours));
         // A ramp over the step: its mean flow for the mean change.
         RampPerK = 8 / (3 * Math.Sqrt(Math.PI * hours));
     }

@@ -64,7 +64,7 @@ public static class BuyAdvice
         var m3 = ways.OrderL / 1000;
         var plan = new BuyPlan(
             lines, terms.ExtrasMoney, terms.GearMoney, cost, PerElement(lines, job, cost - goods), lines.Where(l => l.Good.Group == GoodGroup.Concrete).Sum(l => l.Cost), kg, carry, m3,
-            Supply(recipe, m3, ways, terms));
+            new(() => Supply(recipe, m3, ways, terms)));
         CheckAge(job.Pours, remarks);
         Explain(plan, goods, job, ways, remarks);
         return plan;

@@ -87,7 +87,11 @@ public sealed record Carry(int Trips, double PayloadKg, double TripsMoney, doubl
 /// <param name="Kg">To carry home.</param>
 /// <param name="Carry">How it comes home.</param>
 /// <param name="M3">The job's volume, hold-back included.</param>
-/// <param name="Supply">Bags against loose against truck.</param>
+/// <param name="Compared">Bags against loose against truck, made when it is looked at.</param>
 public sealed record BuyPlan(
     ImmutableArray<BuyLine> Lines, double ExtrasMoney, double GearMoney, double CostMoney, ImmutableArray<(int Element, double Money)> ElementMoney, double ConcreteMoney, double Kg, Carry Carry, double M3,
-    SupplyComparison Supply);
+    Lazy<SupplyComparison> Compared)
+{
+    /// <summary>Bags against loose against truck.</summary>
+    public SupplyComparison Supply => Compared.Value;
+}

@@ -8,7 +8,33 @@ using SetFirm.Core.Shapes;
 
 namespace SetFirm.Core.Telling;
 
-/// <summary>The whole plan of a job. A part that could not be worked out is null, and a finding says why.</summary>
+/// <summary>A part of a plan's report that can be asked for by itself.</summary>
+public enum PlanPart
+{
+    Shape,
+    Build,
+    Mix,
+    Load,
+    Buy,
+    Day,
+    Board,
+    Cure,
+}
+
+/// <summary>Several parts: the bit of each is that of its place in <see cref="PlanPart"/>.</summary>
+[Flags]
+public enum PlanParts
+{
+    None = 0,
+}
+
+/// <summary>Parts, one by one.</summary>
+public static class PlanPartFlags
+{
+    public static PlanParts Flag(this PlanPart part) => (PlanParts)(1 << (int)part);
+}
+
+/// <summary>The plan of a job. A part that could not be worked out is null, and a finding says why; so is one that was not asked for.</summary>
 public sealed record PlanReport
 {
     public required ShapeReport? Shape { get; init; }

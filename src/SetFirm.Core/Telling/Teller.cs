@@ -18,30 +18,46 @@ public static class Teller
     /// <summary>What happens less often among the faults of a start is not told.</summary>
     private const double Rare = 0.05;
 
-    public static PlanReport Tell(JobPlan plan)
+    /// <param name="plan">Of the job.</param>
+    /// <param name="wanted">Parts that somebody looks at; null tells all. What every page shows (pours, findings, reasons, steps) is always told.</param>
+    public static PlanReport Tell(JobPlan plan, PlanParts? wanted = null)
     {
         ArgumentNullException.ThrowIfNull(plan);
         var (pour, elements) = (plan.Pour, plan.Elements);
+        bool Wants(PlanPart part) => wanted is not { } parts || (parts & part.Flag()) != 0;
+        var reasons = Reasons(plan, Wants(PlanPart.Day));
         return new PlanReport
         {
-            Shape = elements is { } shaped ? ShapeTelling.Of(shaped) : null,
-            Build = elements is { } built && plan.Build is not null ? BuildTelling.Of(built, plan.Build) : null,
-            Mix = plan.Recipe is not null && plan.Wanted is not null ? MixTelling.Of(plan, plan.Mixes[0]) : null,
-            OtherMixes = elements is null ? [] : [.. plan.Mixes.Where(m => m.Index != 0).Select(m => MixTelling.Of(plan, m))],
+            Shape = Wants(PlanPart.Shape) && elements is { } shaped ? ShapeTelling.Of(shaped) : null,
+            Build = Wants(PlanPart.Build) && elements is { } built && plan.Build is not null ? BuildTelling.Of(built, plan.Build) : null,
+            Mix = Wants(PlanPart.Mix) && plan.Recipe is not null && plan.Wanted is not null ? MixTelling.Of(plan, plan.Mixes[0]) : null,
+            OtherMixes = !Wants(PlanPart.Mix) || elements is null ? [] : [.. plan.Mixes.Where(m => m.Index != 0).Select(m => MixTelling.Of(plan, m))],
             Pours = [.. plan.Pours.Select(Short)],
             Pour = pour?.Load.Sketch.Id,
-            Load = pour is null || elements is null ? null : LoadTelling.Of(pour, elements.Value),
-            Buy = plan.Buy is null ? null : BuyTelling.Of(plan, plan.Buy),
-            Day = pour?.Day is null ? null : DayTelling.Of(pour.Day, elements is { } drawn ? Fills.OfZones(pour.Load.Sketch, drawn, pour.Day.Planned.Zones) : []),
-            Board = pour?.Day is null ? null : BoardTelling.Of(pour.Day),
-            Cure = pour?.Cure is null ? null : CureTelling.Of(pour.Cure, pour),
+            Load = !Wants(PlanPart.Load) || pour is null || elements is null ? null : LoadTelling.Of(pour, elements.Value),
+            Buy = !Wants(PlanPart.Buy) || plan.Buy is null ? null : BuyTelling.Of(plan, plan.Buy),
+            Day = !Wants(PlanPart.Day) || pour?.Day is null ? null : DayTelling.Of(pour.Day, elements is { } drawn ? Fills.OfZones(pour.Load.Sketch, drawn, pour.Day.Planned.Zones) : []),
+            Board = !Wants(PlanPart.Board) || pour?.Day is null ? null : BoardTelling.Of(pour.Day),
+            Cure = !Wants(PlanPart.Cure) || pour?.Cure is null ? null : CureTelling.Of(pour.Cure, pour),
             Readings = plan.Readings,
             Findings = plan.Findings,
-            Explanations = plan.Explanations,
-            Citations = [.. plan.Explanations.SelectMany(e => e.Sources).Distinct().Order().Select(Citations.Of)],
+            Explanations = reasons,
+            Citations = [.. reasons.SelectMany(e => e.Sources).Distinct().Order().Select(Citations.Of)],
             Learnt = plan.Said.Learnt.IsNone ? null : [.. LearntKeys.Of(plan.Said).Select(k => new LearntInUse(k, plan.Said.Learnt.Factor(k))).Where(l => l.Factor != 1)],
             Steps = [.. Steps.Of(plan).Select(s => new StepReport(s.Step, s.State))],
         };
+    }
+
+    // How likely it goes well takes many ways of the day: it is told where the day is.
+    private static IReadOnlyList<Explanation> Reasons(JobPlan plan, bool day)
+    {
+        if (!day || plan.Pour?.Day is not { } of || DayReasons.Chance(of) is not { } chance)
+        {
+            return plan.Explanations;
+        }
+
+        var after = plan.Explanations.TakeWhile(e => e.Says is not Why.DoneBy).Count() + 1;
+        return [.. plan.Explanations.Take(after), chance, .. plan.Explanations.Skip(after)];
     }
 
     /// <summary>Every hour in which one might begin.</summary>

@@ -44,10 +44,10 @@ internal static class PlanEndpoints
         var asked = read.Value!;
         var learnt = asked.Learnt ?? await shelf.InUseAsync(cancellation);
         Func<JobDocument, HourlyWeather> usual = question.Ahead ? weather.Ahead : weather.For;
-        return await desk.PlanAsync(budget => question.Answer(asked, usual, learnt, budget), question.Times, cancellation, asked.Members) switch
+        return await desk.PlanAsync(budget => Written.By(to => question.Answer(asked, usual, learnt, budget, to)), question.Times, cancellation, asked.Members) switch
         {
-            Planned<byte[]>.Made made => TypedResults.Bytes(made.Plan, "application/json; charset=utf-8"),
-            Planned<byte[]>.TooLong late => Problems.Of(Refusal.TooMuchToPlan(late.Most)),
+            Planned<Written>.Made made => made.Plan,
+            Planned<Written>.TooLong late => Problems.Of(Refusal.TooMuchToPlan(late.Most)),
             _ => Problems.Busy(),
         };
     }

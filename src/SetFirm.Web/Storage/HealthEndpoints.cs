@@ -13,13 +13,14 @@ namespace SetFirm.Web.Storage;
 /// <param name="Damage">What the check at the start found wrong.</param>
 public sealed record Health(string Status, string Synchronous, IReadOnlyList<string> Damage);
 
-/// <summary>How the data file does, and a copy of it.</summary>
+/// <summary>That the service answers, which asks nothing of anybody; how the data file does, which tries to write; and a copy of it.</summary>
 internal static class HealthEndpoints
 {
     private static readonly string[] Levels = ["off", "normal", "full", "extra"];
 
     public static void MapHealth(this IEndpointRouteBuilder api)
     {
+        api.MapGet("/alive", () => TypedResults.NoContent()).WithName("IsAlive");
         api.MapGet("/health", Check).WithName("GetHealth").Produces<Health>().ProducesProblem(503);
         api.MapGet("/backup", Backup).WithName("GetBackup").ForPlan().Produces<byte[]>(200, Media).ProducesProblem(503);
     }

@@ -23,6 +23,7 @@ export type MixDocument = Schemas['MixDocument'];
 export type Job = Schemas['JobDto'];
 export type JobLine = Schemas['JobLineDto'];
 export type PlanReport = Schemas['PlanReport'];
+export type PlanPart = Schemas['PlanPart'];
 export type ElementReport = Schemas['ElementReport'];
 export type JointLineReport = Schemas['JointLineReport'];
 export type BuildReport = Schemas['BuildReport'];

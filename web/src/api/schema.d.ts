@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+    "/api/alive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["IsAlive"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/health": {
         parameters: {
             query?: never;
@@ -7028,6 +7044,11 @@ export interface components {
             /** @description In pouring order; at least one. */
             zones: components["schemas"]["PlannedZone"][];
         };
+        /**
+         * @description A part of a plan's report that can be asked for by itself.
+         * @enum {unknown}
+         */
+        PlanPart: "shape" | "build" | "mix" | "load" | "buy" | "day" | "board" | "cure";
         /** @description A place on the plan, metres: x to the right, y up the page. */
         PlanPoint: {
             /** Format: double */
@@ -7035,7 +7056,7 @@ export interface components {
             /** Format: double */
             y: number;
         };
-        /** @description The whole plan of a job. A part that could not be worked out is null, and a finding says why. */
+        /** @description The plan of a job. A part that could not be worked out is null, and a finding says why; so is one that was not asked for. */
         PlanReport: {
             shape: null | components["schemas"]["ShapeReport"];
             build: null | components["schemas"]["BuildReport"];
@@ -7084,6 +7105,8 @@ export interface components {
              * @description Ways that the weather may go that a day is followed through, at the most, 10 to 400; left out, as many as the planner thinks right.
              */
             members?: null | number;
+            /** @description Parts of a plan's report that somebody looks at: the rest is neither worked out nor told; left out, all. What every page shows is always told. */
+            parts?: null | components["schemas"]["PlanPart"][];
         };
         PlanSum: {
             /** @description The last batch is struck off. */
@@ -9675,6 +9698,24 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    IsAlive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     GetHealth: {
         parameters: {
             query?: never;

@@ -2,7 +2,7 @@ import { ActionIcon, useComputedColorScheme, useMantineColorScheme } from '@mant
 import { useHotkeys } from '@mantine/hooks';
 import { IconKeyboard, IconMoon, IconSun } from '@tabler/icons-react';
 import { Suspense, lazy, useState, type ReactNode } from 'react';
-import { Link } from 'react-router';
+import { Link } from 'wouter';
 import { app } from '../words';
 import classes from './AppFrame.module.css';
 import { FileDrop } from './FileDrop';

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { useSyncExternalStore } from 'react';
-import { useLocation } from 'react-router';
+import { useLocation } from 'wouter';
 import { zone } from '../common/zone';
 import { formatsFor } from '../format/format';
 import { keptSince, onKept } from '../own/kept';
@@ -17,7 +17,7 @@ export function DeviceSign() {
   const here = useSyncExternalStore(asking.subscribe, asking.planned);
   const since = useSyncExternalStore(onKept, keptSince);
   const newer = useSyncExternalStore(onNewer, newerWaits);
-  const { pathname } = useLocation();
+  const [pathname] = useLocation();
   return (
     <div className={classes.signs} role="status" data-off-paper>
       {here && !atWork.test(pathname) && (

@@ -1,7 +1,14 @@
 import { Button } from '@mantine/core';
-import { useState, useSyncExternalStore, type ReactNode } from 'react';
-import { useDropzone } from 'react-dropzone';
-import { useLocation, useNavigate } from 'react-router';
+import {
+  Suspense,
+  lazy,
+  useEffect,
+  useState,
+  useSyncExternalStore,
+  type HTMLAttributes,
+  type ReactNode,
+} from 'react';
+import { useLocation } from 'wouter';
 import { bring, onWaiting, sendAway, waiting } from '../common/doors';
 import { doorOf, type Door } from '../common/fileDoor';
 import type { Role } from '../own/session';
@@ -18,13 +25,37 @@ const doors: Record<Door, { for: Role[]; step: string | null }> = {
   probe: { for: ['plan', 'crew'], step: 'lookBack' },
 };
 
+const FileZone = lazy(() => import('./FileZone'));
+
+/** Nobody lets go of a file before the page stands. */
+const STANDS_MS = 700;
+
+/** The page has stood for a moment, or something is held over it already. */
+function useQuiet(): boolean {
+  const [quiet, setQuiet] = useState(false);
+  useEffect(() => {
+    const now = () => {
+      setQuiet(true);
+    };
+    const stands = setTimeout(now, STANDS_MS);
+    window.addEventListener('dragenter', now, { once: true });
+    return () => {
+      clearTimeout(stands);
+      window.removeEventListener('dragenter', now);
+    };
+  }, []);
+  return quiet;
+}
+
 /** Everything that a file can be let go on: it finds its door by what it is. */
 export function FileDrop({ children }: { children: ReactNode }) {
   const role = useRole();
-  const navigate = useNavigate();
-  const { pathname } = useLocation();
+  const [, navigate] = useLocation();
+  const [pathname] = useLocation();
   const [wrong, setWrong] = useState<string | null>(null);
   const waits = useSyncExternalStore(onWaiting, waiting);
+  const [zone, setZone] = useState<HTMLAttributes<HTMLDivElement> | null>(null);
+  const quiet = useQuiet();
   const found = async (file: File) => {
     const door = await doorOf(file).catch(() => null);
     if (door === null) return words.unknown(file.name);
@@ -33,26 +64,25 @@ export function FileDrop({ children }: { children: ReactNode }) {
     const job = /^\/jobs\/([^/]+)/.exec(pathname)?.[1];
     if (step !== null && job === undefined) return words.needsJob(words.doors[door]);
     const to = step === null ? '/' : `/jobs/${job ?? ''}/${step}`;
-    if (to !== pathname) await navigate(to);
+    if (to !== pathname) navigate(to);
     bring(door, file);
     return null;
   };
-  const { getRootProps, isDragActive } = useDropzone({
-    noClick: true,
-    noKeyboard: true,
-    multiple: false,
-    onDropAccepted: ([file]) => {
-      if (file) void found(file).then(setWrong);
-    },
-    onDropRejected: () => {
-      setWrong(words.oneOnly);
-    },
-  });
   const said = wrong ?? (waits ? words.waits(waits.file.name, words.doors[waits.door]) : null);
   return (
-    <div {...getRootProps({ role: 'none' })}>
+    <div {...zone} data-takes-files={zone !== null}>
       {children}
-      {isDragActive && <p className={classes.over}>{words.letGo}</p>}
+      {quiet && (
+        <Suspense>
+          <FileZone
+            onZone={setZone}
+            onFile={(file) => void found(file).then(setWrong)}
+            onOther={() => {
+              setWrong(words.oneOnly);
+            }}
+          />
+        </Suspense>
+      )}
       {said !== null && (
         <p className={classes.said} role="alert" data-testid="dropped">
           {said}{' '}

@@ -2,13 +2,13 @@ import { ActionIcon, Button, Loader, MantineThemeProvider, Text, createTheme } f
 import { useHotkeys } from '@mantine/hooks';
 import { IconArrowBackUp, IconArrowForwardUp, IconDownload, IconHistory } from '@tabler/icons-react';
 import { Suspense, lazy, useCallback, useMemo, useState, useSyncExternalStore } from 'react';
-import { NavLink, Navigate, useNavigate, useParams } from 'react-router';
+import { Link, Redirect, useLocation, useParams } from 'wouter';
 import { api, type Job, type JobDocument, type PlanReport, type Remedy, type StepName } from '../api/client';
 import { AppFrame } from './AppFrame';
 import { lookOnly, looksOnly } from './lookOnly';
 import { formatsFor } from '../format/format';
 import { fileName, saveFile } from '../common/saveFile';
-import { app, compare, paper, save as saveWords, shop, speak, steps, stepStates, tasks } from '../words';
+import { app, save as saveWords, speak, stepStates, steps, threads } from '../words';
 import { DiaryContext, DocumentContext, EditingContext, PlannedContext } from '../job/JobContext';
 import classes from './JobPage.module.css';
 import { setAt, told } from '../job/pointer';
@@ -19,32 +19,10 @@ import { useJob } from '../job/useJob';
 import { useLeft, type Left } from '../job/useLeft';
 import { tryAgain } from '../job/sending';
 import { usePlan, usePlanAhead } from '../job/usePlan';
+import { rows, type PlannedStep, type Thread } from '../steps/registry';
 
-/** The board stands by itself: it is made for a phone in the hand. */
-type Planned = Exclude<StepName, 'pour'> | Thread;
-
-/** No steps of their own: threads through all of them. */
-type Thread = 'tasks' | 'shop' | 'paper' | 'compare';
-
-const threads: Record<Thread, { title: string; link: string }> = { tasks, shop, paper, compare };
-
-const titleOf = (step: Planned): string =>
+const titleOf = (step: PlannedStep): string =>
   step in threads ? threads[step as Thread].title : steps[step as StepName];
-
-const views: Record<Planned, React.LazyExoticComponent<() => React.ReactNode>> = {
-  shape: lazy(() => import('../steps/shape/ShapeStep').then((m) => ({ default: m.ShapeStep }))),
-  build: lazy(() => import('../steps/build/BuildStep').then((m) => ({ default: m.BuildStep }))),
-  mix: lazy(() => import('../steps/mix/MixStep').then((m) => ({ default: m.MixStep }))),
-  load: lazy(() => import('../steps/load/LoadStep').then((m) => ({ default: m.LoadStep }))),
-  buy: lazy(() => import('../steps/buy/BuyStep').then((m) => ({ default: m.BuyStep }))),
-  day: lazy(() => import('../steps/day/DayStep').then((m) => ({ default: m.DayStep }))),
-  cure: lazy(() => import('../steps/cure/CureStep').then((m) => ({ default: m.CureStep }))),
-  lookBack: lazy(() => import('../steps/lookback/LookBackStep').then((m) => ({ default: m.LookBackStep }))),
-  tasks: lazy(() => import('../steps/tasks/TasksStep').then((m) => ({ default: m.TasksStep }))),
-  shop: lazy(() => import('../steps/shop/ShopStep').then((m) => ({ default: m.ShopStep }))),
-  paper: lazy(() => import('../steps/paper/PaperStep').then((m) => ({ default: m.PaperStep }))),
-  compare: lazy(() => import('../steps/compare/CompareStep').then((m) => ({ default: m.CompareStep }))),
-};
 
 const VersionSheet = lazy(() => import('./VersionSheet').then((m) => ({ default: m.VersionSheet })));
 
@@ -65,36 +43,42 @@ function takeRemedy(document: JobDocument, remedy: Remedy): JobDocument {
   );
 }
 
-function Rail({ id, report }: { id: string; report: PlanReport | undefined }) {
+function Rail({ id, step, report }: { id: string; step: PlannedStep; report: PlanReport | undefined }) {
   // The board is of the pour that is looked at.
   const ofPour = report?.pour && report.pours.length > 1 ? `?pour=${encodeURIComponent(report.pour)}` : '';
   return (
     <nav className={classes.rail} aria-label={app.steps}>
       <ol>
-        {order.map((step, i) => {
-          const state = report?.steps.find((s) => s.step === step)?.state ?? 'settled';
+        {order.map((of, i) => {
+          const state = report?.steps.find((s) => s.step === of)?.state ?? 'settled';
           return (
-            <li key={step}>
-              <NavLink
-                to={`/jobs/${id}/${step}${step === 'pour' ? ofPour : ''}`}
+            <li key={of}>
+              <Link
+                to={`/jobs/${id}/${of}${of === 'pour' ? ofPour : ''}`}
+                aria-current={of === step ? 'page' : undefined}
                 className={classes.link ?? ''}
                 data-state={state}
               >
                 <span className={classes.key} aria-hidden>
                   {i + 1}
                 </span>
-                <span className={classes.step}>{steps[step]}</span>
+                <span className={classes.step}>{steps[of]}</span>
                 <span className={classes.state}>{state === 'settled' ? '' : stepStates[state]}</span>
                 {state === 'settled' && <span className="visually-hidden">{stepStates[state]}</span>}
-              </NavLink>
+              </Link>
             </li>
           );
         })}
       </ol>
       {(Object.keys(threads) as Thread[]).map((t) => (
-        <NavLink key={t} to={`/jobs/${id}/${t}`} className={classes.thread ?? ''}>
+        <Link
+          key={t}
+          to={`/jobs/${id}/${t}`}
+          aria-current={t === step ? 'page' : undefined}
+          className={classes.thread ?? ''}
+        >
           {threads[t].link}
-        </NavLink>
+        </Link>
       ))}
     </nav>
   );
@@ -161,28 +145,29 @@ function HeadButton({ label, icon: Icon, onClick, disabled = false }: HeadButton
   );
 }
 
-function OpenJob({ job, left, step }: { job: Job; left: Left; step: Planned }) {
+function OpenJob({ job, left, step }: { job: Job; left: Left; step: PlannedStep }) {
   const diary = useDiary(job.id, left.lines);
   const [pour, choosePour] = useState<string | null>(null);
-  const edited = useJob(job, left.drafts, usePlanAhead(diary.lines, pour));
+  const { view: View, parts } = rows[step];
+  const edited = useJob(job, left.drafts, usePlanAhead(diary.lines, pour, parts));
   const role = useRole();
   const plans = role === 'plan';
   // A device that only looks or tells changes nothing: its page shows what stands.
   const { document } = edited;
   speak(document.units);
   const { edit, set } = plans ? edited : { edit: nothing, set: nothing };
-  const { report, sections, refused, failed } = usePlan(document, diary.lines, pour);
+  const { report, sections, refused, failed } = usePlan(document, diary.lines, pour, parts);
   const [chosen, choose] = useState(0);
   const [past, setPast] = useState(false);
-  const navigate = useNavigate();
+  const [, navigate] = useLocation();
   const swap = useCallback(() => {
     if (report) edit('/units', (job) => swapUnits(job, report));
   }, [edit, report]);
-  const go = (i: number) => () => void navigate(`/jobs/${job.id}/${order[i] ?? step}`);
+  const go = (i: number) => () => { navigate(`/jobs/${job.id}/${order[i] ?? step}`); };
   useHotkeys([
     ...order.map((_, i) => [String(i + 1), go(i)] as [string, () => void]),
     ['u', swap],
-    ['y', () => void navigate('/')],
+    ['y', () => { navigate('/'); }],
   ]);
   useHotkeys(
     [
@@ -202,7 +187,6 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: Planned }) {
     () => formatsFor(document.units, document.timeZone, document.buy.currency),
     [document.units, document.timeZone, document.buy.currency],
   );
-  const View = views[step];
   const editing = useMemo(
     () => ({ set, edit, take, format, chosen, choose, choosePour }),
     [set, edit, take, format, chosen],
@@ -275,7 +259,7 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: Planned }) {
           />
         </>
       }
-      rail={<Rail id={job.id} report={report} />}
+      rail={<Rail id={job.id} step={step} report={report} />}
     >
       {past && (
         <Suspense>
@@ -361,15 +345,15 @@ export function JobPage() {
     },
   );
   const left = useLeft(id, job.data?.document.version ?? null, true);
-  if (step === undefined || !(step in views)) return <Navigate to={`/jobs/${id}/shape`} replace />;
+  if (step === undefined || !(step in rows)) return <Redirect to={`/jobs/${id}/shape`} replace />;
   // What is open stays open, whatever comes of asking for it again.
   if (job.data && left)
-    return <OpenJob key={job.data.id} job={job.data} left={left} step={step as Planned} />;
+    return <OpenJob key={job.data.id} job={job.data} left={left} step={step as PlannedStep} />;
   return (
     <AppFrame page={app.name} title={app.name}>
       {job.isError ? (
         <Text m="lg" role="alert">
-          {isGone(job.error) ? app.notFound : app.noServer} <NavLink to="/">{app.backToYard}</NavLink>
+          {isGone(job.error) ? app.notFound : app.noServer} <Link to="/">{app.backToYard}</Link>
         </Text>
       ) : (
         <Loader m="lg" aria-label={app.loading} />

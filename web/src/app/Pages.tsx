@@ -1,7 +1,7 @@
 import { Suspense, lazy, useEffect } from 'react';
 import { api } from '../api/client';
 import { showInchesTo } from '../format/format';
-import { Route, Routes } from 'react-router';
+import { Route, Switch } from 'wouter';
 import { asHouseholdLikes } from './scheme';
 
 // Each page is fetched for itself: who opens one does not wait for the others.
@@ -24,15 +24,15 @@ export function Pages() {
   }, [scheme]);
   return (
     <Suspense>
-      <Routes>
-        <Route path="/jobs/:id/pour" element={<BoardPage />} />
-        <Route path="/jobs/:id/rehearse" element={<RehearsePage />} />
-        <Route path="/lessons/:lesson" element={<LessonPage />} />
-        <Route path="/jobs/:id/:step?" element={<JobPage />} />
-        <Route path="/household" element={<HouseholdPage />} />
-        <Route path="/season" element={<SeasonPage />} />
-        <Route path="*" element={<YardPage />} />
-      </Routes>
+      <Switch>
+        <Route path="/jobs/:id/pour" component={BoardPage} />
+        <Route path="/jobs/:id/rehearse" component={RehearsePage} />
+        <Route path="/lessons/:lesson" component={LessonPage} />
+        <Route path="/jobs/:id/:step?" component={JobPage} />
+        <Route path="/household" component={HouseholdPage} />
+        <Route path="/season" component={SeasonPage} />
+        <Route component={YardPage} />
+      </Switch>
     </Suspense>
   );
 }

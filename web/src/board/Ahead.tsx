@@ -1,5 +1,6 @@
 import type { Mend } from '../api/client';
-import { findingText, remedyText, board as words } from '../words';
+import { useTold } from '../common/useTold';
+import { board as words } from '../words';
 import partsStyles from './Parts.module.css';
 import { useBoard } from './session';
 import type { Telling } from '../job/useDiary';
@@ -23,21 +24,22 @@ function toldBy(does: Mend, pour: string): Telling | null {
 /** What is coming, with what can be done now: one tap takes it. */
 export function Ahead() {
   const { report, tell, pour, format } = useBoard();
+  const sentences = useTold();
   const ahead = report.board?.ahead ?? [];
-  if (ahead.length === 0) return null;
+  if (ahead.length === 0 || sentences === null) return null;
   return (
     <section className={partsStyles.ahead} aria-label={words.ahead} data-testid="ahead">
       <h2>{words.ahead}</h2>
       <ul>
         {ahead.map((f) => (
           <li key={f.says.code} data-severity={f.severity} data-code={f.says.code}>
-            <p>{findingText(f.says, format)}</p>
+            <p>{sentences.findingText(f.says, format)}</p>
             {f.remedies.map((r) => {
               const told = toldBy(r.does, pour);
               return (
                 told && (
                   <button key={r.does.code} type="button" onClick={() => tell(told)}>
-                    {remedyText(r.does, format)}
+                    {sentences.remedyText(r.does, format)}
                   </button>
                 )
               );

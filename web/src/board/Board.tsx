@@ -1,5 +1,5 @@
 import { Suspense, lazy, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
-import { Link } from 'react-router';
+import { Link } from 'wouter';
 import { number } from '../format/format';
 import { app, board as words } from '../words';
 import { BoardMap } from './BoardMap';

@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useLocalStorage } from '@mantine/hooks';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'wouter';
 import { api, type Job, type JobEvent, type Pour } from '../api/client';
 import { pourState } from '../common/pourText';
 import { formatsFor } from '../format/format';

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { useParams, useSearchParams } from 'react-router';
+import { useParams, useSearchParams } from 'wouter';
 import { api, type Units } from '../api/client';
 import { zone } from '../common/zone';
 import { lessons as words, speak } from '../words';

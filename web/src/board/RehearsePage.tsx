@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'wouter';
 import { v4 as newId } from 'uuid';
 import { api, http, type JobDocument, type JobEvent, type RehearsalReport } from '../api/client';
 import { formatsFor, number } from '../format/format';

@@ -1,4 +1,4 @@
-import { Link, useLocation } from 'react-router';
+import { Link, useSearch } from 'wouter';
 import { duration } from '../format/format';
 import { board as words } from '../words';
 import partsStyles from './Parts.module.css';
@@ -21,8 +21,8 @@ const S_IN_MIN = 60;
 
 /** How the board calls, whose part of it is shown, and who else has it open. */
 export function SettingsSheet({ settings, onSettings, awake, onClose }: SettingsSheetProps) {
-  const { role, chooseRole, here, clockOffS, rehearsal } = useBoard();
-  const { search } = useLocation();
+  const { job, role, chooseRole, here, clockOffS, rehearsal } = useBoard();
+  const search = useSearch();
   const off = Math.abs(clockOffS);
   return (
     <Sheet title={words.settings} onClose={onClose}>
@@ -62,7 +62,7 @@ export function SettingsSheet({ settings, onSettings, awake, onClose }: Settings
       </ul>
       {rehearsal === null && (
         <p>
-          <Link to={`../rehearse${search}`} relative="path" className={partsStyles.link}>
+          <Link to={`/jobs/${job}/rehearse${search === '' ? '' : `?${search}`}`} className={partsStyles.link}>
             {words.rehearse.open}
           </Link>
         </p>

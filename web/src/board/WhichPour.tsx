@@ -1,4 +1,4 @@
-import { useSearchParams } from 'react-router';
+import { useSearchParams } from 'wouter';
 import { pourHolds } from '../common/pourText';
 import { number } from '../format/format';
 import { board as words } from '../words';

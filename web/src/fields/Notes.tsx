@@ -2,7 +2,8 @@ import { Button } from '@mantine/core';
 import { IconAlertTriangle, IconHandStop, IconInfoCircle, IconX } from '@tabler/icons-react';
 import type { Finding } from '../api/client';
 import { useEditing, usePlanned } from '../job/JobContext';
-import { findingText, remedyText, severities } from '../words';
+import { useTold } from '../common/useTold';
+import { severities } from '../words';
 import type { Pointer } from '../job/pointer';
 import classes from './Notes.module.css';
 
@@ -16,12 +17,14 @@ const marks: Record<Finding['severity'], typeof IconInfoCircle> = {
 /** One finding in words, with its ways out: a tap takes one, undo takes it back. */
 function Note({ finding }: { finding: Finding }) {
   const { format, take } = useEditing();
+  const words = useTold();
   const Mark = marks[finding.severity];
   return (
     <li className={classes.note} data-severity={finding.severity} data-code={finding.says.code}>
       <Mark size={18} stroke={2} aria-hidden className={classes.mark} />
       <div>
-        <b className={classes.name}>{severities[finding.severity]}</b> {findingText(finding.says, format)}
+        <b className={classes.name}>{severities[finding.severity]}</b>{' '}
+        {words?.findingText(finding.says, format)}
         {finding.remedies.length > 0 && (
           <div className={classes.remedies}>
             {finding.remedies.map((remedy) => (
@@ -34,7 +37,7 @@ function Note({ finding }: { finding: Finding }) {
                   take(remedy);
                 }}
               >
-                {remedyText(remedy.does, format)}
+                {words?.remedyText(remedy.does, format)}
               </Button>
             ))}
           </div>

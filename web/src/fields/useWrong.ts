@@ -1,4 +1,4 @@
-import { findingText } from '../words';
+import { useTold } from '../common/useTold';
 import { findingsAt, useEditing, usePlanned } from '../job/JobContext';
 import type { Pointer } from '../job/pointer';
 
@@ -6,7 +6,9 @@ import type { Pointer } from '../job/pointer';
 export function useWrong(at: Pointer): string | undefined {
   const { report, refused } = usePlanned();
   const { format } = useEditing();
+  const words = useTold();
   if (refused?.at === at) return refused.why;
   const wrong = findingsAt(report, at).find((f) => f.severity === 'error');
-  return wrong && findingText(wrong.says, format);
+  // A field is marked at once; its sentence comes when it is there.
+  return wrong && (words?.findingText(wrong.says, format) ?? '…');
 }

@@ -1,24 +1,31 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useState } from 'react';
-import { http, type JobDocument, type JobEvent, type PlanReport } from '../api/client';
+import { useCallback, useEffect, useState } from 'react';
+import { http, type JobDocument, type JobEvent, type PlanPart, type PlanReport } from '../api/client';
 import { refusedBy, tryAgain, type Refused } from './sending';
 
 /** Now, no finer than it matters for what was missed. */
 const NOW_MS = 10 * 60_000;
 
-/** What a plan is made of: the job, what was told of it, the time, and the pour that is wanted in full. */
+/** What a plan is made of: the job, what was told of it, the time, the pour that is wanted in full, and the parts of its report that are looked at; null wants all. */
 interface Asked {
   document: JobDocument;
   log: JobEvent[];
   asOf: string;
   pour: string | null;
+  parts: PlanPart[] | null;
 }
 
-const asked = (document: JobDocument, log: JobEvent[], pour: string | null): Asked => ({
+const asked = (
+  document: JobDocument,
+  log: JobEvent[],
+  pour: string | null,
+  parts: PlanPart[] | null,
+): Asked => ({
   document,
   log,
   asOf: new Date(Math.floor(Date.now() / NOW_MS) * NOW_MS).toISOString(),
   pour,
+  parts,
 });
 
 /** The program answered, and will not plan this: asking again changes nothing. */
@@ -38,87 +45,121 @@ async function plan(body: Asked, signal: AbortSignal): Promise<PlanReport> {
   throw tryAgain(response.status) ? new Error(why) : new Refusal(refusedBy(error));
 }
 
-/** A step's part of the report, and whether it is from before the last edits because those cannot be planned yet. */
-export interface Sections {
-  shape: PlanReport['shape'];
-  build: PlanReport['build'];
-  mix: PlanReport['mix'];
-  load: PlanReport['load'];
-  buy: PlanReport['buy'];
-  day: PlanReport['day'];
-  cure: PlanReport['cure'];
+/** The parts of the report that steps draw, and whether one is from before the last edits because those cannot be planned yet. */
+export type Sections = Pick<PlanReport, Exclude<PlanPart, 'board'>>;
+
+const SECTIONS = ['shape', 'build', 'mix', 'load', 'buy', 'day', 'cure'] as const;
+
+const NONE: Sections = { shape: null, build: null, mix: null, load: null, buy: null, day: null, cure: null };
+
+/** What is told anew stands over what stood; what was not asked for stays. */
+export function overlay(before: Sections | null, now: Sections, parts: PlanPart[] | null): Sections {
+  const told = SECTIONS.filter((key) => (parts === null || parts.includes(key)) && now[key] !== null);
+  return { ...NONE, ...before, ...Object.fromEntries(told.map((key) => [key, now[key]])) };
 }
-
-const sectionsOf = ({ shape, build, mix, load, buy, day, cure }: PlanReport): Sections => ({
-  shape,
-  build,
-  mix,
-  load,
-  buy,
-  day,
-  cure,
-});
-
-const overlay = (before: Sections, now: Sections): Sections => ({
-  shape: now.shape ?? before.shape,
-  build: now.build ?? before.build,
-  mix: now.mix ?? before.mix,
-  load: now.load ?? before.load,
-  buy: now.buy ?? before.buy,
-  day: now.day ?? before.day,
-  cure: now.cure ?? before.cure,
-});
 
 const RETRY_MS = 2_500;
 const REFUSED_MS = 10_000;
 const STALE_MS = 60_000;
+const KEPT_MS = 10_000;
+/** Nobody has typed for so long: the other steps are asked for too, so that the next one stands when it is opened. */
+const QUIET_MS = 600;
+
+const keyOf = (body: Asked) => ['plan', body];
 
 /** Asks for the plan of a change at once, while the page is still being drawn with it. */
-export function usePlanAhead(log: JobEvent[], pour: string | null): (document: JobDocument) => void {
+export function usePlanAhead(
+  log: JobEvent[],
+  pour: string | null,
+  parts: PlanPart[] | null,
+): (document: JobDocument) => void {
   const client = useQueryClient();
   return useCallback(
     (document) => {
-      const body = asked(document, log, pour);
+      const body = asked(document, log, pour, parts);
       void client
         .query({
-          queryKey: ['plan', body],
+          queryKey: keyOf(body),
           queryFn: ({ signal }) => plan(body, signal),
           staleTime: STALE_MS,
-          gcTime: 10_000,
+          gcTime: KEPT_MS,
         })
         .catch(() => undefined); // the page's own asking tells what is wrong
     },
-    [client, log, pour],
+    [client, log, pour, parts],
   );
+}
+
+/** The whole plan, when it has been quiet: by then the next step may be opened. */
+function useWhole({ document, log, asOf, pour, parts }: Asked): void {
+  const client = useQueryClient();
+  const all = parts === null;
+  useEffect(() => {
+    if (all) return;
+    const whole: Asked = { document, log, asOf, pour, parts: null };
+    const quiet = setTimeout(() => {
+      void client
+        .query({
+          queryKey: keyOf(whole),
+          queryFn: ({ signal }) => plan(whole, signal),
+          staleTime: STALE_MS,
+          gcTime: STALE_MS,
+        })
+        .catch(() => undefined);
+    }, QUIET_MS);
+    return () => {
+      clearTimeout(quiet);
+    };
+  }, [client, document, log, asOf, pour, all]);
 }
 
 // What is the same in two plans is the same object: what draws it has nothing to do.
 const shared = (report: PlanReport) => report;
 
-/** Plans the job anew with each change. While a field is half typed, what stood before stays, so that nothing jumps. */
-export function usePlan(document: JobDocument, log: JobEvent[], pour: string | null) {
-  const body = asked(document, log, pour);
+/**
+ * Plans the job anew with each change: what the step draws, and no more. While a field is half typed, what stood before stays, so that nothing jumps.
+ * @param parts That the step draws; another step is not shown before its own are there.
+ */
+export function usePlan(
+  document: JobDocument,
+  log: JobEvent[],
+  pour: string | null,
+  parts: PlanPart[] | null,
+) {
+  const client = useQueryClient();
+  const body = asked(document, log, pour, parts);
   const query = useQuery({
-    queryKey: ['plan', body],
+    queryKey: keyOf(body),
     queryFn: ({ signal }) => plan(body, signal),
+    // Of the same job the whole may be there already.
+    initialData: () => client.getQueryData<PlanReport>(keyOf({ ...body, parts: null })),
     placeholderData: keepPreviousData,
     select: shared,
     staleTime: STALE_MS,
-    gcTime: 10_000,
+    gcTime: KEPT_MS,
     retry: (times, e) => !(e instanceof Refusal) && times < 2,
     // Until the program answers again; what it refused may only have come at a bad moment.
     refetchInterval: (q) =>
       q.state.status !== 'error' ? false : q.state.error instanceof Refusal ? REFUSED_MS : RETRY_MS,
   });
-  const [shown, setShown] = useState<{ report: PlanReport; sections: Sections } | null>(null);
-  if (query.data && query.data !== shown?.report) {
-    const now = sectionsOf(query.data);
-    setShown({ report: query.data, sections: shown === null ? now : overlay(shown.sections, now) });
-  }
+  useWhole(body);
+  const [shown, setShown] = useState<{
+    report: PlanReport;
+    sections: Sections;
+    parts: PlanPart[] | null;
+  } | null>(null);
+  if (query.data && !query.isPlaceholderData && (query.data !== shown?.report || parts !== shown.parts))
+    setShown({
+      report: query.data,
+      sections: overlay(shown?.sections ?? null, query.data, parts),
+      parts,
+    });
   const refused = query.error instanceof Refusal ? query.error.refused : null;
+  // Where the step that was opened cannot be planned, what is known of it is shown.
+  const stands = shown !== null && (shown.parts === parts || query.isError);
   return {
     report: shown?.report,
-    sections: shown?.sections,
+    sections: stands ? shown.sections : undefined,
     refused,
     failed: query.isError && refused === null,
   };

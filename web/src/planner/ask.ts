@@ -100,7 +100,7 @@ export class Asking {
     this.looking = null;
     if (!this.away) return;
     try {
-      const { ok } = await this.parts.far('/api/health', { signal: AbortSignal.timeout(LOOK_MS) });
+      const { ok } = await this.parts.far('/api/alive', { signal: AbortSignal.timeout(LOOK_MS) });
       if (ok) {
         this.away = false;
         this.tell(false);

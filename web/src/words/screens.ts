@@ -42,6 +42,14 @@ export const app = both({
   takeNewer: 'Use it',
 });
 
+/** Threads through all steps, by which the rail leads to them. */
+export const threads = both({
+  tasks: { title: 'Order of work', link: 'Order of work' },
+  shop: { title: 'In the shop', link: 'In the shop' },
+  paper: { title: 'On paper', link: 'On paper' },
+  compare: { title: 'Compare', link: 'Compare' },
+});
+
 export const keyList: [string, string][] = [
   ['1 – 9', 'go to a step'],
   ['y', 'back to the yard'],

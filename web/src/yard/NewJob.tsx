@@ -1,7 +1,7 @@
 import { Button, FileButton, Group, SegmentedControl, TextInput } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useLocation } from 'wouter';
 import { api, http, type Enum, type JobDocument, type Units } from '../api/client';
 import { useDoor } from '../common/doors';
 import { doorOf } from '../common/fileDoor';
@@ -12,7 +12,7 @@ import { zone } from '../common/zone';
 
 /** What is poured is asked first. */
 export function NewJob() {
-  const navigate = useNavigate();
+  const [, navigate] = useLocation();
   const client = useQueryClient();
   const [name, setName] = useState('');
   const { data: liked } = api.useQuery('get', '/api/preferences', {}, { staleTime: 10_000 });
@@ -23,7 +23,7 @@ export function NewJob() {
 
   const add = async (document: unknown) => {
     const { data, error } = await http.POST('/api/jobs', { body: document as JobDocument });
-    if (data) await navigate(`/jobs/${data.id}/shape`);
+    if (data) navigate(`/jobs/${data.id}/shape`);
     else setWrong((error as { detail?: string } | undefined)?.detail ?? app.failed);
   };
   const start = async () => {

@@ -1,4 +1,4 @@
-import { Link } from 'react-router';
+import { Link } from 'wouter';
 import type { Enum } from '../api/client';
 import { lessons, yard as words } from '../words';
 import classes from './YardPage.module.css';

@@ -1,5 +1,5 @@
 import { UnstyledButton } from '@mantine/core';
-import { Link } from 'react-router';
+import { Link } from 'wouter';
 import type { LearntReport } from '../api/client';
 import { useYardEnglish } from '../common/useYardEnglish';
 import { AppFrame } from '../app/AppFrame';

@@ -1,4 +1,4 @@
-import { Link } from 'react-router';
+import { Link } from 'wouter';
 import type { JobLine } from '../api/client';
 import { duration } from '../format/format';
 import { workTasks, yard as words } from '../words';

@@ -1,6 +1,6 @@
 import { Button, Group } from '@mantine/core';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link } from 'wouter';
 import type { JobLine } from '../api/client';
 import { fileName, saveFile } from '../common/saveFile';
 import { number } from '../format/format';

@@ -1,7 +1,7 @@
 import { Button, Loader, TextInput, UnstyledButton } from '@mantine/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link, useLocation } from 'wouter';
 import { api, http, type JobLine } from '../api/client';
 import { zone } from '../common/zone';
 import { useYardEnglish } from '../common/useYardEnglish';
@@ -164,7 +164,7 @@ export function YardPage() {
     },
   );
   const client = useQueryClient();
-  const navigate = useNavigate();
+  const [, navigate] = useLocation();
   const [sought, setSought] = useState('');
   const found = (jobs.data ?? []).filter((j) => holds(j.name, sought));
   const kept = found.filter((j) => j.putAway);
@@ -205,7 +205,7 @@ export function YardPage() {
     const { data } = await http.GET('/api/jobs/example', { params: { query: { timeZone: zone } } });
     const made =
       data && (await http.POST('/api/jobs', { body: { ...data, name: words.toPlayWith(data.name) } }));
-    if (made?.data) await navigate(`/jobs/${made.data.id}/shape`);
+    if (made?.data) navigate(`/jobs/${made.data.id}/shape`);
     else setWrong(app.failed);
   };
   // As it was said; what was told of the first is not of the second.

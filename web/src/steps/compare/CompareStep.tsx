@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { api, http, type Enum, type JobDocument, type PlanReport } from '../../api/client';
 import { duration, formatsFor, number, type Formats } from '../../format/format';
 import { useChosenElement, useDiaryOf, useDocument, usePlanned } from '../../job/JobContext';
-import { useParams } from 'react-router';
+import { useParams } from 'wouter';
 import { compare as words } from '../../words';
 import table from '../../common/RuledTable.module.css';
 import classes from './CompareStep.module.css';

@@ -1,7 +1,7 @@
 import { MomentField } from '../../fields/MomentField';
 import { Button, Group, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
-import { useParams } from 'react-router';
+import { useParams } from 'wouter';
 import type { CureReport } from '../../api/client';
 import { Amount } from '../../fields/Amount';
 import { number, type Formats } from '../../format/format';

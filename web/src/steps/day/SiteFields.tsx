@@ -8,7 +8,8 @@ import { Amount } from '../../fields/Amount';
 import { Notes } from '../../fields/Notes';
 import { YardName } from '../../fields/YardName';
 import { Pick } from '../../common/Pick';
-import { findingText, shades, shelters, site as words, yardNames } from '../../words';
+import { shades, shelters, site as words, yardNames } from '../../words';
+import { useTold } from '../../common/useTold';
 import { useDocument, useEditing } from '../../job/JobContext';
 import classes from './DayStep.module.css';
 
@@ -91,6 +92,7 @@ function WeatherFile({ onFile }: { onFile: () => void }) {
     onFile();
     void read(file);
   });
+  const sentences = useTold();
   const refused = found.some((f) => f.severity === 'error');
   return (
     <div data-testid="weather-file">
@@ -152,7 +154,7 @@ function WeatherFile({ onFile }: { onFile: () => void }) {
           <ul>
             {found.map((f) => (
               <li key={f.where + JSON.stringify(f.says)} data-severity={f.severity} data-code={f.says.code}>
-                {findingText(f.says, format)}
+                {sentences?.findingText(f.says, format)}
               </li>
             ))}
           </ul>

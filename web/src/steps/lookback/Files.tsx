@@ -1,13 +1,14 @@
 import { Button, FileButton } from '@mantine/core';
 import { useState } from 'react';
-import { useParams } from 'react-router';
+import { useParams } from 'wouter';
 import { http, type LookBackReport } from '../../api/client';
 import { useDoor } from '../../common/doors';
 import { fileName, saveFile } from '../../common/saveFile';
 import { number } from '../../format/format';
 import { useDiaryOf, useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import { useDevice } from '../../job/useDevice';
-import { findingText, logFiles as words } from '../../words';
+import { logFiles as words } from '../../words';
+import { findingText } from '../../words/told';
 import classes from './LookBackStep.module.css';
 
 async function readProbe(file: File, timeZone: string) {

@@ -1,6 +1,6 @@
 import { Button, NativeSelect, Textarea } from '@mantine/core';
 import { useRef, useState } from 'react';
-import { useParams } from 'react-router';
+import { useParams } from 'wouter';
 import type { Enum, LookBackReport } from '../../api/client';
 import { FaultPlan } from '../../drawing/FaultPlan';
 import { ElementPick } from '../../fields/ElementPick';

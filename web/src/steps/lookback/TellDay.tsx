@@ -1,6 +1,6 @@
 import { Button, TextInput, Textarea } from '@mantine/core';
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useParams } from 'wouter';
 import type { LookBackReport } from '../../api/client';
 import { MomentField } from '../../fields/MomentField';
 import { TypedField } from '../../common/TypedField';

@@ -3,7 +3,8 @@ import { figureText } from '../../common/taskFigures';
 import { calendarDay, duration } from '../../format/format';
 import { useDocument, useEditing } from '../../job/JobContext';
 import { useTasks } from '../../job/useTasks';
-import { findingText, taskPhases, tasks as taskWords, workTasks } from '../../words';
+import { taskPhases, tasks as taskWords, workTasks } from '../../words';
+import { findingText } from '../../words/told';
 import classes from './Paper.module.css';
 import { Sheet } from './Sheet';
 

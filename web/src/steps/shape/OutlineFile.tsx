@@ -1,8 +1,9 @@
 import { FileButton, Button, Group, NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { useDoor } from '../../common/doors';
-import { http, type Enum, type Finding } from '../../api/client';
-import { fields, fileUnits, findingText } from '../../words';
+import { http, type Enum, type Finding, type Notice } from '../../api/client';
+import { fields, fileUnits } from '../../words';
+import { useTold } from '../../common/useTold';
 import { useEditing } from '../../job/JobContext';
 import type { ElementPointer } from '../../job/pointer';
 import classes from './ShapeStep.module.css';
@@ -15,7 +16,8 @@ const LARGEST_BYTES = 2_000_000;
 export function OutlineFile({ path }: { path: ElementPointer }) {
   const { set, format } = useEditing();
   const [text, setText] = useState<string | null>(null);
-  const [wrong, setWrong] = useState<string | null>(null);
+  const [wrong, setWrong] = useState<string | Notice | null>(null);
+  const sentences = useTold();
   const [asks, setAsks] = useState(false);
 
   const read = async (content: string, unit: Unit | null) => {
@@ -26,7 +28,7 @@ export function OutlineFile({ path }: { path: ElementPointer }) {
     }
     const fault: Finding | undefined = data.findings.find((f) => f.severity === 'error');
     setAsks(fault?.says.code === 'fileUnitUnknown');
-    setWrong(fault ? findingText(fault.says, format) : null);
+    setWrong(fault?.says ?? null);
     if (data.points !== null) set(`${path}/outline`, { kind: 'points', points: data.points });
   };
 
@@ -73,7 +75,11 @@ export function OutlineFile({ path }: { path: ElementPointer }) {
         )}
       </Group>
       <p className={classes.hint} role={wrong === null ? undefined : 'alert'} data-wrong={wrong !== null}>
-        {wrong ?? fields.fileHint}
+        {wrong === null
+          ? fields.fileHint
+          : typeof wrong === 'string'
+            ? wrong
+            : (sentences?.findingText(wrong, format) ?? '…')}
       </p>
     </div>
   );

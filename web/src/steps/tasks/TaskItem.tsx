@@ -3,7 +3,8 @@ import { IconHandStop } from '@tabler/icons-react';
 import type { TaskPart, TaskReport } from '../../api/client';
 import { calendarDay, duration, number, type Formats } from '../../format/format';
 import { useEditing } from '../../job/JobContext';
-import { coatName, findingText, gear, goodById, mistakes, tasks as words, workTasks } from '../../words';
+import { coatName, gear, goodById, mistakes, tasks as words, workTasks } from '../../words';
+import { findingText } from '../../words/told';
 import { figureText } from '../../common/taskFigures';
 import classes from './TasksStep.module.css';
 

@@ -1,6 +1,6 @@
 import { Button, Checkbox, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useParams } from 'wouter';
 import type { Enum, TaskReport } from '../../api/client';
 import { calendarDay, duration, number } from '../../format/format';
 import { useDiaryOf, useDocument, usePlanned } from '../../job/JobContext';

@@ -60,7 +60,7 @@ internal static class RankingBench
         var settled = new Settled(new PourSchedule([], Duration.Zero, Duration.FromMinutes(10)), pour, []);
         Instant[] starts = [.. Enumerable.Range(0, Starts).Select(h => From + Duration.FromHours(h))];
         var from = Stopwatch.GetTimestamp();
-        GC.KeepAlive(StartRanking.Odds(starts, Weather, Core.Setting.Members.Of(Weather, members), Model, _ => settled));
+        GC.KeepAlive(StartRanking.Odds(starts, Weather, members, Model, _ => settled));
         return Stopwatch.GetElapsedTime(from).TotalSeconds;
     }
 

@@ -22,7 +22,7 @@ public sealed partial class SharingTests
     /// <summary>What who looks may call.</summary>
     private static readonly HashSet<string> Looks =
     [
-        "GetHealth", "GetForecast", "DaysAhead", "GetWeatherFile", "ListWeatherFiles", "Plan", "Calendar", "Tasks", "Shop", "Faults", "LookBack", "Drawings", "Practices", "Rehearse",
+        "IsAlive", "GetHealth", "GetForecast", "DaysAhead", "GetWeatherFile", "ListWeatherFiles", "Plan", "Calendar", "Tasks", "Shop", "Faults", "LookBack", "Drawings", "Practices", "Rehearse",
         "RankStarts", "TakeAlong", "ListJobs", "StartingJob", "ExampleJob", "ListLessons", "GetJob", "ListRemoved", "ListVersions", "GetVersion", "ListLog", "GetLogTable", "GetPicture", "GetLearnt",
         "LearntEffects", "ListThings", "getClock", "whoIsHere", "ListBags", "ListLumber", "ListBars", "ListKinds", "ListCoats", "GetSession", "GetPreferences",
     ];

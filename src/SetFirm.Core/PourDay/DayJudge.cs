@@ -65,6 +65,15 @@ public sealed class DayJudge(DayPour pour, HourlyWeather forecast, Duration join
     /// <summary>Under this much sun it is dark, W/m2.</summary>
     public const double DarkWm2 = 1;
 
+    /// <summary>Under air as warm as this no slab freezes, whatever the night sky takes, °C.</summary>
+    private const double FrostAirC = HeatBalanceSlab.UsualNightSkyK + 0.5;
+
+    /// <summary>To dusk and dawn this is near, hours.</summary>
+    private const double TwilightH = 0.25;
+
+    /// <summary>Minutes decide.</summary>
+    private const double NearH = 0.05;
+
     private static readonly int Kinds = Enum.GetValues<DayFault>().Length;
 
     /// <summary>What is wrong with a day in one member.</summary>
@@ -88,6 +97,48 @@ public sealed class DayJudge(DayPour pour, HourlyWeather forecast, Duration join
         has[(int)DayFault.Joint] = jointAge.TotalHours > JointLimitH(mixC) * member.SetFactor;
         has[(int)DayFault.Hands] = outcome.LateTask >= 0;
         return !has.Contains(true);
+    }
+
+    /// <summary>How far a day is from its limits.</summary>
+    /// <param name="start">First water.</param>
+    /// <param name="member">How it went.</param>
+    /// <param name="outcome">What came of it.</param>
+    internal DayMargins Margins(Instant start, Member member, in DayOutcome outcome)
+    {
+        var from = (start - member.Weather.Start).TotalHours;
+        DayMargins margins = default;
+        margins[DayMargins.Dark] = DarkMarginH((start - forecast.Start).TotalHours + Math.Min(outcome.DoneH, DaySimulation.Sight.TotalHours));
+        margins[DayMargins.Drying] = Math.Max(outcome.PeakDeficitKgM2H / DeficitAct, outcome.PeakEvaporationKgM2H / Evaporation.ActKgPerM2H) - 1;
+        margins[DayMargins.Hands] = Math.Max(outcome.TightH, -DaySimulation.Sight.TotalHours) - PassCrew.SlackH;
+        margins[DayMargins.Frost] = FrostAirC - ColdestC(member.Weather, from, from + Math.Min(outcome.FinalSetH, DaySimulation.Sight.TotalHours));
+        return margins;
+    }
+
+    /// <summary>So near to dusk or dawn, or to the last moment of a pass, that minutes decide.</summary>
+    internal bool IsNear(Instant start, in DayOutcome outcome) =>
+        Math.Abs(outcome.TightH - PassCrew.SlackH) < NearH || IsTwilight((start - forecast.Start).TotalHours + Math.Min(outcome.DoneH, DaySimulation.Sight.TotalHours));
+
+    private bool Dark(double hour) => forecast.SurfaceAt(hour).SunWm2 < DarkWm2;
+
+    private bool IsTwilight(double hour) => !pour.Lit && (Dark(hour - TwilightH) != Dark(hour) || Dark(hour + TwilightH) != Dark(hour));
+
+    // By quarter hours, as far as it matters.
+    private double DarkMarginH(double hour)
+    {
+        const double step = TwilightH, far = 6;
+        if (pour.Lit)
+        {
+            return -far;
+        }
+
+        var dark = Dark(hour);
+        var away = step;
+        while (away < far && Dark(hour - away) == dark && Dark(hour + away) == dark)
+        {
+            away += step;
+        }
+
+        return dark ? away - step : step - away;
     }
 
     /// <summary>Air at the pour, °C.</summary>

@@ -19,7 +19,11 @@ namespace SetFirm.Core.PourDay;
 /// <param name="PeakEvaporationKgM2H">Of all zones.</param>
 /// <param name="FrozenYoung">Any of them.</param>
 public readonly record struct DayOutcome(
-    double DoneH, double FinalSetH, double LateH, int LateTask, double PeakDeficitKgM2H, double PeakEvaporationKgM2H, bool FrozenYoung);
+    double DoneH, double FinalSetH, double LateH, int LateTask, double PeakDeficitKgM2H, double PeakEvaporationKgM2H, bool FrozenYoung)
+{
+    /// <summary>By how much the tightest pass is begun after it should be; negative where there is room.</summary>
+    public double TightH { get; init; }
+}
 
 /// <summary>How closely a zone is followed.</summary>
 public enum Closeness
@@ -70,6 +74,7 @@ public sealed class DaySimulation : IPassRests
     private readonly int[] chainOf;
     private readonly Dictionary<double, MixPaths> mixes;
     private MixPaths mix;
+    private (double DeficitKgM2H, double EvaporationKgM2H, bool Frozen) peaks;
     private ImmutableArray<double> factors = [];
 
     /// <param name="pour">Whichever hour it begins in.</param>
@@ -132,7 +137,7 @@ public sealed class DaySimulation : IPassRests
         mix = Mix(member.SetFactor);
         var airC = pour.Site.Of(member.Weather.SurfaceAt((start - member.Weather.Start).TotalHours)).AirC;
         var mixC = pour.MixC(airC);
-        var (deficit, evaporation, frozen) = (0.0, 0.0, false);
+        peaks = default;
         ends?.Clear();
         factors = member.ZoneFactors;
         foreach (var z in followed)
@@ -155,27 +160,98 @@ public sealed class DaySimulation : IPassRests
                 youngest = Seen(z, zone.YoungestWaterH, End(z, zone.YoungestWaterH, zone.PlacedH, mixC, start, member, youngReached[z]));
             }
 
-            Spread(z, new ZoneCourse
-            {
-                OldestWaterH = zone.OldestWaterH,
-                YoungestWaterH = zone.YoungestWaterH,
-                FirstPlacedH = zone.FirstPlacedH,
-                PlacedH = zone.PlacedH,
-                StruckOffH = zone.StruckOffH,
-                OldestReachedH = ends is null ? youngReached[z] : oldReached,
-                YoungestReachedH = youngReached[z],
-                Oldest = oldest,
-                Youngest = youngest,
-                SheenFactor = progress is null || double.IsNaN(progress.SheenGoneH(z)) ? member.SheenFactor * pour.SheenFactor : 1,
-            });
-            // A back dries as it likes.
-            deficit = zone.Back ? deficit : Math.Max(deficit, Math.Max(oldest.PeakDeficitKgM2H, youngest.PeakDeficitKgM2H));
-            evaporation = zone.Back ? evaporation : Math.Max(evaporation, Math.Max(oldest.PeakEvaporationKgM2H, youngest.PeakEvaporationKgM2H));
-            frozen |= oldest.FrozenYoung || youngest.FrozenYoung;
+            Take(z, member, oldest, youngest);
         }
 
         FillBetween();
-        return Outcome(deficit, evaporation, frozen);
+        return Outcome();
+    }
+
+    /// <summary>Numbers that a day followed in one member comes down to; see <see cref="Follow"/>.</summary>
+    public int MarksLength => followed.Length * (oldReached.Length + SlabNumbers.Count);
+
+    /// <summary>It is followed as the other is: zones as many, of the same depth and finish, and of the same mix, so that their numbers mean the same.</summary>
+    public bool IsLike(DaySimulation other)
+    {
+        ArgumentNullException.ThrowIfNull(other);
+        return ReferenceEquals(clocks, other.clocks) && followed.AsSpan().SequenceEqual(other.followed)
+            && pour.Zones.Length == other.pour.Zones.Length && pour.Zones.Zip(other.pour.Zones).All(z => z.First.Like(z.Second));
+    }
+
+    /// <summary>Follows the slabs of a day, by their middles, and no more.</summary>
+    /// <param name="member">One way it may go.</param>
+    /// <param name="start">First water.</param>
+    /// <param name="marks">Takes what windows are made of, zone by zone: hours to each age, then the marks of the face. The same of a start near by lie near by.</param>
+    public void Follow(Member member, Instant start, Span<double> marks)
+    {
+        ArgumentNullException.ThrowIfNull(member);
+        mix = Mix(member.SetFactor);
+        var mixC = pour.MixC(pour.Site.Of(member.Weather.SurfaceAt((start - member.Weather.Start).TotalHours)).AirC);
+        foreach (var z in followed)
+        {
+            var zone = pour.Zones[z];
+            var ages = mix.Clocks[chainOf[z]].Ages.Length;
+            var face = Mark(z, zone.MiddleWaterH, zone.MiddleWaterH + (zone.PlacedH - zone.YoungestWaterH), mixC, start, member, marks[..ages]);
+            marks[ages..oldReached.Length].Clear();
+            SlabNumbers.Write(face, marks[oldReached.Length..]);
+            marks = marks[(oldReached.Length + SlabNumbers.Count)..];
+        }
+    }
+
+    /// <summary>What comes of a day whose slabs went so: the same as <see cref="Run"/> where they were followed from its own start.</summary>
+    /// <param name="member">The way it went.</param>
+    /// <param name="marks">As <see cref="Follow"/> has them.</param>
+    public DayOutcome Of(Member member, ReadOnlySpan<double> marks)
+    {
+        ArgumentNullException.ThrowIfNull(member);
+        mix = Mix(member.SetFactor);
+        peaks = default;
+        factors = [];
+        foreach (var z in followed)
+        {
+            marks[..oldReached.Length].CopyTo(youngReached[z]);
+            var face = SlabNumbers.Read(marks[oldReached.Length..]);
+            Take(z, member, face, face);
+            marks = marks[(oldReached.Length + SlabNumbers.Count)..];
+        }
+
+        FillBetween();
+        return Outcome();
+    }
+
+    /// <summary>Of two starts near by the one may have it and the other not, and hardly a window moves: the last of a sheen, water that is dragged off.</summary>
+    /// <param name="mark">Its place among the marks.</param>
+    public bool Jumps(int mark) => SlabNumbers.Jumps((mark % (oldReached.Length + SlabNumbers.Count)) - oldReached.Length);
+
+    /// <summary>What is judged by its greatest value, and from which on it is too much; null for all else.</summary>
+    /// <param name="mark">Its place among the marks.</param>
+    public double? PeakLimit(int mark) => ((mark % (oldReached.Length + SlabNumbers.Count)) - oldReached.Length) switch
+    {
+        SlabNumbers.Deficit => DayJudge.DeficitAct,
+        SlabNumbers.Evaporation => Setting.Evaporation.ActKgPerM2H,
+        _ => null,
+    };
+
+    private void Take(int z, Member member, in SlabMarks oldest, in SlabMarks youngest)
+    {
+        var zone = pour.Zones[z];
+        Spread(z, new ZoneCourse
+        {
+            OldestWaterH = zone.OldestWaterH,
+            YoungestWaterH = zone.YoungestWaterH,
+            FirstPlacedH = zone.FirstPlacedH,
+            PlacedH = zone.PlacedH,
+            StruckOffH = zone.StruckOffH,
+            OldestReachedH = ends is null ? youngReached[z] : oldReached,
+            YoungestReachedH = youngReached[z],
+            Oldest = oldest,
+            Youngest = youngest,
+            SheenFactor = progress is null || double.IsNaN(progress.SheenGoneH(z)) ? member.SheenFactor * pour.SheenFactor : 1,
+        });
+        // A back dries as it likes.
+        peaks.DeficitKgM2H = zone.Back ? peaks.DeficitKgM2H : Math.Max(peaks.DeficitKgM2H, Math.Max(oldest.PeakDeficitKgM2H, youngest.PeakDeficitKgM2H));
+        peaks.EvaporationKgM2H = zone.Back ? peaks.EvaporationKgM2H : Math.Max(peaks.EvaporationKgM2H, Math.Max(oldest.PeakEvaporationKgM2H, youngest.PeakEvaporationKgM2H));
+        peaks.Frozen |= oldest.FrozenYoung || youngest.FrozenYoung;
     }
 
     private PassClock ClockOf(int z) => factors.IsEmpty ? mix.Clocks[chainOf[z]] : own[z];
@@ -185,7 +261,7 @@ public sealed class DaySimulation : IPassRests
         ? marks with { SheenGoneH = gone - waterH, ToDragH = double.PositiveInfinity }
         : marks;
 
-    private SlabMarks Mark(int z, double waterH, double placedH, double mixC, Instant start, Member member, double[] reached) => model.Mark(
+    private SlabMarks Mark(int z, double waterH, double placedH, double mixC, Instant start, Member member, Span<double> reached) => model.Mark(
         pour.At(pour.Zones[z], waterH, placedH, mix.Mix, mixC, start), member.Weather, ClockOf(z).Ages, mix.FrostSafeH, SightFrom(waterH), reached);
 
     // In whole hours, so that steps are shared.
@@ -261,7 +337,7 @@ public sealed class DaySimulation : IPassRests
 
     private static double Between(double a, double b, double share) => double.IsFinite(a) && double.IsFinite(b) ? a + (share * (b - a)) : double.PositiveInfinity;
 
-    private DayOutcome Outcome(double deficit, double evaporation, bool frozen)
+    private DayOutcome Outcome()
     {
         var (n, lastH) = (0, pour.MixingEndsH);
         for (var z = 0; z < pour.Zones.Length; z++)
@@ -308,14 +384,15 @@ public sealed class DaySimulation : IPassRests
             span = span.IsReached ? new PassSpan(Math.Max(span.OpensH, task.OpensH), Math.Max(Math.Max(span.ClosesH, task.ClosesH), task.OpensH)) : span;
         }
 
-        var (done, late, which) = (lastH, PassCrew.SlackH, -1);
+        var (done, late, which, tight) = (lastH, PassCrew.SlackH, -1, double.NegativeInfinity);
         for (var i = 0; i < tasks.Length; i++)
         {
             done = Math.Max(done, tasks[i].EndsH);
+            tight = Math.Max(tight, tasks[i].BeginsH - tasks[i].ClosesH);
             (late, which) = tasks[i].LateH > late ? (tasks[i].LateH, i) : (late, which);
         }
 
-        return new DayOutcome(done, FinalSetH(), which < 0 ? 0 : late, which, deficit, evaporation, frozen);
+        return new DayOutcome(done, FinalSetH(), which < 0 ? 0 : late, which, peaks.DeficitKgM2H, peaks.EvaporationKgM2H, peaks.Frozen) { TightH = tight };
     }
 
     (double OpensH, double ClosesH) IPassRests.After(in PassTask task, double doneH)

@@ -24,6 +24,9 @@ public sealed record StartRanking(ImmutableArray<RankedStart> Hours, ImmutableAr
 
     private const int BestFew = 5;
 
+    /// <summary>So often at the most others come among the best when those are summed in full.</summary>
+    private const int MostRounds = 4;
+
     /// <summary>Two starts of one chance differ by less than this, 0-1.</summary>
     private const double SameChance = 0.05;
 
@@ -73,16 +76,12 @@ public sealed record StartRanking(ImmutableArray<RankedStart> Hours, ImmutableAr
         budget ??= new Budget();
         members = budget.Members(members);
         var model = DayPlanner.ManyPaths;
-        var odds = Odds(
-            [.. starts.Select(s => s.At)], weather, Setting.Members.Of(weather, members), model,
-            start => Settled.Of(task, task.Load, weather, start, model), budget);
+        var odds = Odds([.. starts.Select(s => s.At)], weather, members, model, start => Settled.Of(task, task.Load, weather, start, model), budget);
         ImmutableArray<RankedStart> hours = [.. starts.Zip(odds, (s, o) => new RankedStart(s.Local, s.At, o))];
-        // Of hours as likely the one that is done first, then the one nearest.
-        var best = hours.Where(h => h.Odds.Chance >= LeastChance).OrderByDescending(h => Math.Round(h.Odds.Chance / SameChance)).ThenBy(h => h.Odds.DoneH.Median).ThenBy(h => h.At).Take(BestFew);
-        return new StartRanking(hours, [.. best], members);
+        return new StartRanking(hours, [.. BestOf(odds).Take(BestFew).Select(i => hours[i])], members);
     }
 
-    /// <summary>Many starts, on as many processors as there are.</summary>
+    /// <summary>Many starts, on as many processors as there are: by <see cref="StartRace"/>, the best few in full.</summary>
     /// <param name="starts">First waters.</param>
     /// <param name="weather">As foreseen.</param>
     /// <param name="members">Ways it may go.</param>
@@ -90,29 +89,51 @@ public sealed record StartRanking(ImmutableArray<RankedStart> Hours, ImmutableAr
     /// <param name="at">The pour as it would go from a start: the passes of a cold day call hands away at other batches than those of a warm one.</param>
     /// <param name="budget">Ends it.</param>
     public static StartOdds[] Odds(
-        IReadOnlyList<Instant> starts, HourlyWeather weather, IReadOnlyList<Member> members, ISlabModel model, Func<Instant, Settled> at, Budget? budget = null)
+        IReadOnlyList<Instant> starts, HourlyWeather weather, int members, ISlabModel model, Func<Instant, Settled> at, Budget? budget = null)
     {
         ArgumentNullException.ThrowIfNull(starts);
         ArgumentNullException.ThrowIfNull(at);
-        var odds = new StartOdds[starts.Count];
-        Parallel.For(
-            0, starts.Count, () => (DaySimulation?)null, (i, loop, before) =>
-            {
-                if (budget?.IsOver == true)
-                {
-                    loop.Stop();
-                    return before;
-                }
+        var race = new StartRace(starts, weather, model, at, budget);
+        var odds = race.Odds(count => Setting.Members.Of(weather, count), members);
+        if (members < 2 * StartRace.First)
+        {
+            return odds;
+        }
 
-                var (schedule, pour, _) = at(starts[i]);
-                var paths = new DaySimulation(pour, model, Closeness.Few, before);
-                odds[i] = new DayJudge(pour, weather, schedule.JointAge).Odds(starts[i], members, paths);
-                return paths;
-            },
-            _ => { });
-        budget?.GoOn();
+        // Those that are shown are summed in full, until no other would be shown.
+        var full = new bool[starts.Count];
+        for (var round = 0; round < MostRounds; round++)
+        {
+            int[] first = [.. BestOf(odds).Take(BestFew + 1).Where(i => !full[i])];
+            if (first.Length == 0)
+            {
+                break;
+            }
+
+            Parallel.ForEach(first, i => (odds[i], full[i]) = (race.Full(i, Setting.Members.Of(weather, members)), true));
+            budget?.GoOn();
+        }
+
         return odds;
     }
+
+    /// <summary>The full sum: every start through every way. What <see cref="Odds"/> is held against.</summary>
+    internal static StartOdds[] InFull(IReadOnlyList<Instant> starts, HourlyWeather weather, IReadOnlyList<Member> members, ISlabModel model, Func<Instant, Settled> at)
+    {
+        var odds = new StartOdds[starts.Count];
+        Parallel.For(0, starts.Count, () => (DaySimulation?)null, (i, _, before) =>
+        {
+            var (schedule, pour, _) = at(starts[i]);
+            var paths = new DaySimulation(pour, model, Closeness.Few, before);
+            odds[i] = new DayJudge(pour, weather, schedule.JointAge).Odds(starts[i], members, paths);
+            return paths;
+        }, _ => { });
+        return odds;
+    }
+
+    // Of hours as likely the one that is done first, then the one nearest.
+    private static IEnumerable<int> BestOf(StartOdds[] odds) => Enumerable.Range(0, odds.Length).Where(i => odds[i].Chance >= LeastChance)
+        .OrderByDescending(i => Math.Round(odds[i].Chance / SameChance)).ThenBy(i => odds[i].DoneH.Median).ThenBy(i => i);
 
     private static IEnumerable<(LocalDateTime Local, Instant At)> HoursOf(HourlyWeather weather, DateTimeZone zone, Instant? notBefore, int from, int until)
     {

@@ -43,34 +43,38 @@ internal sealed class GroundHeat
     [ThreadStatic]
     private static GroundHeat?[]? known;
 
-    private readonly double hours;
-    private readonly Vector256<double> quickStays;
-    private readonly Vector256<double> slowStays;
-    private readonly Vector256<double> quickMean;
-    private readonly Vector256<double> slowMean;
+    private double hours;
+    private Vector256<double> quickStays;
+    private Vector256<double> slowStays;
+    private Vector256<double> quickMean;
+    private Vector256<double> slowMean;
 
-    private GroundHeat(double hours)
+    private void Become(double step)
     {
-        this.hours = hours;
-        quickStays = Map(Rates.Quick, r => Math.Exp(-r * hours));
-        slowStays = Map(Rates.Slow, r => Math.Exp(-r * hours));
-        quickMean = Means(Rates.Quick, quickStays);
-        slowMean = Means(Rates.Slow, slowStays);
-        Vector256<double> Means(Vector256<double> rates, Vector256<double> stays) => Vector256.ConditionalSelect(
-            Vector256.LessThan(rates * hours, Vector256.Create(1e-6)), Vector256<double>.One, (Vector256<double>.One - stays) / (rates * hours));
+        hours = step;
+        quickStays = Map(Rates.Quick, step);
+        slowStays = Map(Rates.Slow, step);
+        quickMean = Means(Rates.Quick, quickStays, step);
+        slowMean = Means(Rates.Slow, slowStays, step);
         // A ramp over the step: its mean flow for the mean change.
-        RampPerK = 8 / (3 * Math.Sqrt(Math.PI * hours));
+        RampPerK = 8 / (3 * Math.Sqrt(Math.PI * step));
     }
 
     /// <summary>Flow for a kelvin of mean change over the step, and an effusivity of 1, 1/sqrt(h).</summary>
-    public double RampPerK { get; }
+    public double RampPerK { get; private set; }
 
     /// <summary>For a step of so many hours.</summary>
+    /// <remarks>Good until the next step is asked for: steps of odd lengths come by the hundred thousand, and are worked out in the place of an older one.</remarks>
     public static GroundHeat Of(double hours)
     {
         known ??= new GroundHeat?[Kept];
         ref var slot = ref known[(int)((ulong)(BitConverter.DoubleToInt64Bits(hours) * -7046029254386353131L) >> 58)];
-        return slot is { } same && same.hours == hours ? same : slot = new GroundHeat(hours);
+        if (slot is null || slot.hours != hours)
+        {
+            (slot ??= new GroundHeat()).Become(hours);
+        }
+
+        return slot;
     }
 
     /// <summary>W s^0.5 / (m2 K); 0 where there is no ground. (tune)</summary>
@@ -98,6 +102,9 @@ internal sealed class GroundHeat
     private static (Vector256<double>, Vector256<double>) Pack(Func<int, double> of) =>
         (Vector256.Create(of(0), of(1), of(2), of(3)), Vector256.Create(of(4), of(5), of(6), of(7)));
 
-    private static Vector256<double> Map(Vector256<double> v, Func<double, double> f) =>
-        Vector256.Create(f(v.GetElement(0)), f(v.GetElement(1)), f(v.GetElement(2)), f(v.GetElement(3)));
+    private static Vector256<double> Map(Vector256<double> rates, double hours) => Vector256.Create(
+        Math.Exp(-rates.GetElement(0) * hours), Math.Exp(-rates.GetElement(1) * hours), Math.Exp(-rates.GetElement(2) * hours), Math.Exp(-rates.GetElement(3) * hours));
+
+    private static Vector256<double> Means(Vector256<double> rates, Vector256<double> stays, double hours) => Vector256.ConditionalSelect(
+        Vector256.LessThan(rates * hours, Vector256.Create(1e-6)), Vector256<double>.One, (Vector256<double>.One - stays) / (rates * hours));
 }

@@ -1,5 +1,6 @@
 using CsCheck;
 using NodaTime;
+using SetFirm.Core.Curing;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Job;
 using SetFirm.Core.Planning;
@@ -64,7 +65,8 @@ public sealed class PourLawTests
         again.Day!.DoneBy.ShouldBe(anew.Pour!.Day!.DoneBy);
         again.Day.Odds.Chance.ShouldBe(anew.Pour.Day.Odds.Chance);
         again.Cure!.WetUntil.ShouldBe(anew.Pour.Cure!.WetUntil);
-        again.Cure.Milestones.ShouldBe(anew.Pour.Cure.Milestones);
+        again.Cure.Milestones.Select(Said).ShouldBe(anew.Pour.Cure.Milestones.Select(Said));
+        static object Said(MilestoneDate m) => (m.Milestone, m.At, m.Earliest, m.Latest, m.NeedsMpa);
     }
 
     [Fact]

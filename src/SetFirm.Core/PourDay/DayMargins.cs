@@ -20,5 +20,15 @@ internal struct DayMargins
 
     public const int Count = 4;
 
+    /// <summary>No way that is seen comes nearer to the limit than this where an hour is plainly good: what is seldom seen has a long tail.</summary>
+    public static double Clear(int margin) => margin switch
+    {
+        Dark => 0.5,
+        Drying => 0.35,
+        Hands => 0.25,
+        Frost => 1,
+        _ => throw new System.Diagnostics.UnreachableException(),
+    };
+
     private double first;
 }

@@ -25,6 +25,9 @@ internal sealed class StartRace
 
     private const double SureDeviations = 3;
 
+    /// <summary>An hour whose chance moves by more than this share with the doubt of its set is followed in all ways.</summary>
+    private const double MostMoved = 0.01;
+
     /// <summary>Slabs are followed from every so many hours.</summary>
     private const int Stride = 3;
 
@@ -350,7 +353,7 @@ internal sealed class StartRace
                     return true; // it goes wrong, whatever else
                 }
 
-                plain &= most < 0 && mean + (deviations * deviation) < 0;
+                plain &= most < -DayMargins.Clear(f) && mean + (deviations * deviation) < 0;
             }
 
             if (!plain || seen.Any(s => !double.IsFinite(s.FinalSetH)))
@@ -361,13 +364,27 @@ internal sealed class StartRace
             // Nothing of the slab, the light and the hands goes wrong: the rest hangs on the air, and on how long it takes to set.
             Span<bool> has = stackalloc bool[Kinds];
             var (final, finish) = (Line(s => s.FinalSetH), Line(s => s.DoneH));
+            var (later, sooner) = (0, 0);
             for (var m = judged; m < all.Count; m++)
             {
-                var (sets, ends) = (final.At + (final.Slope * all[m].SetFactor), finish.At + (finish.Slope * all[m].SetFactor));
-                Count(judge.Judge(start, all[m], new DayOutcome(ends, sets, 0, -1, 0, 0, false), has), ends, has);
+                later += Judged(m, final.Doubt, has) ? 1 : 0;
+                sooner += Judged(m, -final.Doubt, has) ? 1 : 0;
+            }
+
+            if (Math.Abs(later - sooner) > MostMoved * all.Count)
+            {
+                return false; // it rains just as it sets
+            }
+
+            for (var m = judged; m < all.Count; m++)
+            {
+                Count(Judged(m, 0, has), finish.Of(all[m].SetFactor), has);
             }
 
             return true;
+
+            bool Judged(int m, double moreH, Span<bool> faults) => judge.Judge(
+                start, all[m], new DayOutcome(finish.Of(all[m].SetFactor), final.Of(all[m].SetFactor) + moreH, 0, -1, 0, 0, false), faults);
         }
 
         public StartOdds Odds()
@@ -410,13 +427,27 @@ internal sealed class StartRace
             return (mean, Math.Sqrt(Math.Max(0, (squares / seen.Count) - (mean * mean)) * seen.Count / (seen.Count - 1)), least, most);
         }
 
-        // Least squares over the set factor.
-        private (double At, double Slope) Line(Func<Seen, double> of)
+        // Least squares over the set factor; what is the same in all ways stays what it is.
+        private SetLine Line(Func<Seen, double> of)
         {
             var (x, y) = (seen.Average(s => s.SetFactor), seen.Average(of));
+            if (seen.All(s => of(s) == of(seen[0])))
+            {
+                return new SetLine(of(seen[0]), 0, 0);
+            }
+
             var (xy, xx) = (seen.Sum(s => (s.SetFactor - x) * (of(s) - y)), seen.Sum(s => (s.SetFactor - x) * (s.SetFactor - x)));
             var slope = xx > 0 ? xy / xx : 0;
-            return (y - (slope * x), slope);
+            var line = new SetLine(y - (slope * x), slope, 0);
+            return line with { Doubt = 2 * Math.Sqrt(seen.Average(s => (of(s) - line.Of(s.SetFactor)) * (of(s) - line.Of(s.SetFactor)))) };
+        }
+
+        /// <param name="At">Hours at a factor of none.</param>
+        /// <param name="Slope">Hours for a factor of one.</param>
+        /// <param name="Doubt">Two deviations from it, hours.</param>
+        private readonly record struct SetLine(double At, double Slope, double Doubt)
+        {
+            public double Of(double setFactor) => At + (Slope * setFactor);
         }
 
         private sealed record Seen(double SetFactor, double DoneH, double FinalSetH, DayMargins Margins);

@@ -15,7 +15,7 @@ const LOOK_MS = 2_000;
 /** Ways that the weather may go that a day is followed through on this device; the program takes 40, and 200 on the day. */
 export const MEMBERS_HERE = 20;
 /** And each hour of a ranking, of which there are hundreds. */
-const MEMBERS_RANKED = 10;
+const MEMBERS_RANKED = 24;
 
 /** What can be asked of the planner, and whether it is asked on a key: what takes long is left to the program while it answers. */
 const questions: Record<string, 'quick' | 'long'> = {

@@ -10,7 +10,7 @@ import { ErrorBoundary } from 'react-error-boundary';
 import { Broken } from './app/Broken';
 import { DeviceSign } from './app/DeviceSign';
 import { Pages } from './app/Pages';
-import { schemes } from './app/scheme';
+import { schemes } from './frame/scheme';
 import { OutboxProvider } from './app/OutboxProvider';
 import { install } from './planner/install';
 import { cssVariables, theme } from './theme';

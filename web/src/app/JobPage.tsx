@@ -4,7 +4,7 @@ import { IconArrowBackUp, IconArrowForwardUp, IconDownload, IconHistory } from '
 import { Suspense, lazy, useCallback, useMemo, useState, useSyncExternalStore } from 'react';
 import { Link, Redirect, useLocation, useParams } from 'wouter';
 import { api, type Job, type JobDocument, type PlanReport, type Remedy, type StepName } from '../api/client';
-import { AppFrame } from './AppFrame';
+import { AppFrame } from '../frame/AppFrame';
 import { lookOnly, looksOnly } from './lookOnly';
 import { formatsFor } from '../format/format';
 import { fileName, saveFile } from '../common/saveFile';
@@ -163,11 +163,18 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: PlannedStep 
   const swap = useCallback(() => {
     if (report) edit('/units', (job) => swapUnits(job, report));
   }, [edit, report]);
-  const go = (i: number) => () => { navigate(`/jobs/${job.id}/${order[i] ?? step}`); };
+  const go = (i: number) => () => {
+    navigate(`/jobs/${job.id}/${order[i] ?? step}`);
+  };
   useHotkeys([
     ...order.map((_, i) => [String(i + 1), go(i)] as [string, () => void]),
     ['u', swap],
-    ['y', () => { navigate('/'); }],
+    [
+      'y',
+      () => {
+        navigate('/');
+      },
+    ],
   ]);
   useHotkeys(
     [

@@ -2,7 +2,7 @@ import { Suspense, lazy, useEffect } from 'react';
 import { api } from '../api/client';
 import { showInchesTo } from '../format/format';
 import { Route, Switch } from 'wouter';
-import { asHouseholdLikes } from './scheme';
+import { asHouseholdLikes } from '../frame/scheme';
 
 // Each page is fetched for itself: who opens one does not wait for the others.
 const JobPage = lazy(() => import('./JobPage').then((m) => ({ default: m.JobPage })));

@@ -2,7 +2,7 @@ import { UnstyledButton } from '@mantine/core';
 import { Link } from 'wouter';
 import type { LearntReport } from '../api/client';
 import { useYardEnglish } from '../common/useYardEnglish';
-import { AppFrame } from '../app/AppFrame';
+import { AppFrame } from '../frame/AppFrame';
 import { LearntList } from '../common/LearntList';
 import { useLearnt, type LearntHandle } from '../common/useLearnt';
 import { change, formatsFor } from '../format/format';

@@ -5,7 +5,7 @@ import { Link, useLocation } from 'wouter';
 import { api, http, type JobLine } from '../api/client';
 import { zone } from '../common/zone';
 import { useYardEnglish } from '../common/useYardEnglish';
-import { AppFrame } from '../app/AppFrame';
+import { AppFrame } from '../frame/AppFrame';
 import { formatsFor, number, type Formats } from '../format/format';
 import { useRole } from '../own/useRole';
 import {

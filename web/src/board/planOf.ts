@@ -1,6 +1,9 @@
-import { http, type JobDocument, type JobEvent, type PlanReport } from '../api/client';
+import { http, type JobDocument, type JobEvent, type PlanPart, type PlanReport } from '../api/client';
 
-/** The plan of a day as it goes: of the report what the board shows. */
+/** What the board draws of a report. */
+const PARTS: PlanPart[] = ['board', 'day', 'load', 'shape'];
+
+/** The plan of a day as it goes. */
 export async function planOf(
   document: JobDocument,
   log: JobEvent[],
@@ -9,7 +12,7 @@ export async function planOf(
   signal: AbortSignal,
 ): Promise<PlanReport> {
   const { data } = await http.POST('/api/plan', {
-    body: { document, log, asOf, pour, parts: ['board'] },
+    body: { document, log, asOf, pour, parts: PARTS },
     signal,
   });
   if (!data) throw new Error('the program does not plan it');

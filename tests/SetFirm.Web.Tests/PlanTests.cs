@@ -37,6 +37,30 @@ public sealed class PlanTests(Site site) : IClassFixture<Site>
     }
 
     [Fact]
+    public async Task The_parts_that_are_asked_for_are_told_and_an_unknown_one_is_refused_by_its_place()
+    {
+        var job = await site.StartingJobAsync();
+        var report = await Planned(new JsonObject { ["document"] = job.DeepClone(), ["parts"] = new JsonArray("shape", "build") });
+        report["shape"]!["netL"]!.GetValue<double>().ShouldBe(216, 1e-9);
+        report["build"].ShouldNotBeNull();
+        foreach (var other in new[] { "mix", "load", "buy", "day", "board", "cure" })
+        {
+            report[other].ShouldBeNull(other);
+        }
+
+        report["steps"]!.AsArray().Count.ShouldBe(9);
+        var problem = await (await site.Send(HttpMethod.Post, "/api/plan", new JsonObject { ["document"] = job.DeepClone(), ["parts"] = new JsonArray("roof") }.ToJsonString()))
+            .ShouldBeRefusedAsync(HttpStatusCode.UnprocessableEntity);
+        problem["path"]!.GetValue<string>().ShouldBe("$.parts[0]");
+    }
+
+    [Fact]
+    public async Task That_it_answers_is_told_without_asking_the_data_file()
+    {
+        (await site.Get("/api/alive")).StatusCode.ShouldBe(HttpStatusCode.NoContent);
+    }
+
+    [Fact]
     public async Task What_cannot_be_planned_in_time_is_a_plain_answer_and_keeping_it_goes_past()
     {
         using var hurried = new Site(null, ("SetFirm:PlanSeconds", "-1"));

@@ -17,6 +17,9 @@ public sealed class DayDoubt
     /// <summary>Ways that the weather and the mix may go that it is followed in.</summary>
     public int Members { get; }
 
+    /// <summary>Somebody has looked.</summary>
+    internal bool IsFollowed => ways.IsValueCreated;
+
     /// <summary>What comes of them.</summary>
     public StartOdds Odds => ways.Value.Odds;
 

@@ -13,7 +13,7 @@ import type { Pointer } from './pointer';
 import type { Refused } from './sending';
 import type { DiaryHandle } from './useDiary';
 import type { Edit } from './useJob';
-import type { Sections } from './usePlan';
+import type { Sections } from './sections';
 
 /** How a step changes the job and says what it sees: the same for as long as the job is open. */
 export interface Editing {

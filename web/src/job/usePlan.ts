@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
 import { http, type JobDocument, type JobEvent, type PlanPart, type PlanReport } from '../api/client';
+import { overlay, type Sections } from './sections';
 import { refusedBy, tryAgain, type Refused } from './sending';
 
 /** Now, no finer than it matters for what was missed. */
@@ -43,19 +44,6 @@ async function plan(body: Asked, signal: AbortSignal): Promise<PlanReport> {
   if (data) return data;
   const why = (error as { detail?: string } | undefined)?.detail ?? '';
   throw tryAgain(response.status) ? new Error(why) : new Refusal(refusedBy(error));
-}
-
-/** The parts of the report that steps draw, and whether one is from before the last edits because those cannot be planned yet. */
-export type Sections = Pick<PlanReport, Exclude<PlanPart, 'board'>>;
-
-const SECTIONS = ['shape', 'build', 'mix', 'load', 'buy', 'day', 'cure'] as const;
-
-const NONE: Sections = { shape: null, build: null, mix: null, load: null, buy: null, day: null, cure: null };
-
-/** What is told anew stands over what stood; what was not asked for stays. */
-export function overlay(before: Sections | null, now: Sections, parts: PlanPart[] | null): Sections {
-  const told = SECTIONS.filter((key) => (parts === null || parts.includes(key)) && now[key] !== null);
-  return { ...NONE, ...before, ...Object.fromEntries(told.map((key) => [key, now[key]])) };
 }
 
 const RETRY_MS = 2_500;

@@ -2,7 +2,7 @@ import type { CutListReport, TaskReport } from '../../api/client';
 import { boardName } from '../../common/boardName';
 import { eventsOf } from '../../common/cureEvents';
 import { fixed, number, type Formats } from '../../format/format';
-import type { Sections } from '../../job/usePlan';
+import type { Sections } from '../../job/sections';
 import { build, paper as words, passes, passSigns, taskPhases, workTasks } from '../../words';
 
 /** What the tables of a job are made of. */

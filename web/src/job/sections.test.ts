@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { overlay, type Sections } from './usePlan';
+import { overlay, type Sections } from './sections';
 
 const none: Sections = { shape: null, build: null, mix: null, load: null, buy: null, day: null, cure: null };
 const some = (key: keyof Sections, says: string): Sections => ({ ...none, [key]: { says } });

@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Text.Json;
 using OpenQA.Selenium;
 using OpenQA.Selenium.Chrome;
 using OpenQA.Selenium.Interactions;
@@ -38,7 +39,8 @@ internal static class Keystroke
         ready();
         """;
 
-    public static async Task<int> RunAsync(string server, string root)
+    /// <param name="profile">Where what the processor did in the last round goes, as a .cpuprofile that a browser's own tools open; null measures only.</param>
+    public static async Task<int> RunAsync(string server, string root, string? profile = null)
     {
         await using var service = new Service(server, root, demo: true);
         await service.ReadyAsync();
@@ -60,9 +62,21 @@ internal static class Keystroke
         var p95s = new List<double>();
         for (var round = 0; round < Rounds; round++)
         {
+            var profiled = profile is not null && round == Rounds - 1;
+            if (profiled)
+            {
+                driver.ExecuteCdpCommand("Profiler.enable", []);
+                driver.ExecuteCdpCommand("Profiler.start", []);
+            }
+
             var before = Stolen();
             var first = Warmup + (round * KeysPerRound);
             await TypeAsync(driver, keys.Skip(first).Take(KeysPerRound).Select(k => k.Next[k.At]));
+            if (profiled && driver.ExecuteCdpCommand("Profiler.stop", []) is IDictionary<string, object> stopped)
+            {
+                await File.WriteAllTextAsync(profile!, JsonSerializer.Serialize(stopped["profile"]));
+            }
+
             var times = ((IEnumerable<object>)driver.ExecuteScript("return window.taken.slice(arguments[0])", first)!).Select(t => Convert.ToDouble(t, CultureInfo.InvariantCulture)).ToList();
             p95s.Add(Times.Percentile(times, 0.95));
             Console.WriteLine(string.Create(

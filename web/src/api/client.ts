@@ -1,6 +1,6 @@
 import createFetchClient from 'openapi-fetch';
 import createClient from 'openapi-react-query';
-import { asking } from '../planner/ask';
+import { asking, Posted } from '../planner/ask';
 import type { components, paths } from './schema';
 
 type Schemas = components['schemas'];
@@ -95,7 +95,11 @@ export type Bag = Schemas['BagDto'];
 export type Problem = Schemas['ProblemDetails'];
 export type ForecastDay = Schemas['ForecastDay'];
 
-export const http = createFetchClient<paths>({ baseUrl: window.location.origin, fetch: asking.fetch });
+export const http = createFetchClient<paths>({
+  baseUrl: window.location.origin,
+  fetch: asking.fetch,
+  Request: Posted,
+});
 export const api = createClient(http);
 
 /** Enumerations of the contract, for lists that must be complete. */

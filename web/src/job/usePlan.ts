@@ -53,7 +53,24 @@ const KEPT_MS = 10_000;
 /** Nobody has typed for so long: the other steps are asked for too, so that the next one stands when it is opened. */
 const QUIET_MS = 600;
 
-const keyOf = (body: Asked) => ['plan', body];
+const numbers = new WeakMap<object, number>();
+let last = 0;
+
+// A change makes a new object, so an object says which state it is: to read a job through with each key costs more than drawing it.
+function numberOf(state: object): number {
+  const known = numbers.get(state) ?? (last += 1);
+  numbers.set(state, known);
+  return known;
+}
+
+const keyOf = ({ document, log, asOf, pour, parts }: Asked) => [
+  'plan',
+  numberOf(document),
+  numberOf(log),
+  asOf,
+  pour,
+  parts,
+];
 
 /** Asks for the plan of a change at once, while the page is still being drawn with it. */
 export function usePlanAhead(

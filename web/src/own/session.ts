@@ -68,7 +68,7 @@ const reads = (method: string) => method === 'GET' || method === 'HEAD';
 
 /** As fetch, to our own program: what changes something carries this device's token. */
 export async function ownFetch(input: RequestInfo | URL, init?: RequestInit): Promise<Response> {
-  const request = new Request(input, init);
+  const request = input instanceof Request && init === undefined ? input : new Request(input, init);
   if (!known.near && !reads(request.method)) {
     const { token } = await ask();
     if (token !== null) request.headers.set(TOKEN_HEADER, token);

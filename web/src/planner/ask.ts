@@ -31,6 +31,16 @@ const questions: Record<string, 'quick' | 'long'> = {
   starts: 'long',
 };
 
+/** A request that still knows what text it was made of: reading it back takes the browser several turns. */
+export class Posted extends Request {
+  readonly made: string | null;
+
+  constructor(input: RequestInfo | URL, init?: RequestInit) {
+    super(input, init);
+    this.made = typeof init?.body === 'string' ? init.body : null;
+  }
+}
+
 const questionOf = (request: Request): string | null => {
   const name = /^\/api\/([a-z]+)$/.exec(new URL(request.url).pathname)?.[1];
   return request.method === 'POST' && name !== undefined && name in questions ? name : null;
@@ -89,7 +99,8 @@ export class Asking {
         this.parts.changed();
       return this.parts.far(request);
     }
-    const body = await request.clone().text();
+    // With no turn in between where it is known: it is under way before the page is drawn with the change.
+    const body = (request instanceof Posted ? request.made : null) ?? (await request.clone().text());
     if (this.away) return this.nearOr(name, body, () => this.far(request, body));
     return questions[name] === 'long' ? this.farFirst(request, name, body) : this.either(request, name, body);
   };
@@ -124,10 +135,9 @@ export class Asking {
   private either(request: Request, name: string, body: string): Promise<Response> {
     return new Promise((resolve, reject) => {
       const late = new AbortController();
-      const far = this.far(
-        new Request(request, { signal: AbortSignal.any([request.signal, late.signal]) }),
-        body,
-      );
+      const { url, method, headers } = request;
+      const signal = AbortSignal.any([request.signal, late.signal]);
+      const far = this.far(new Request(url, { method, headers, body, signal }), body);
       let tried = false;
       const tryNear = () => {
         if (tried) return;

@@ -27,7 +27,10 @@ let isAmerican = false;
 export const speak = (units: 'metric' | 'us'): void => {
   isAmerican = units === 'us';
   writeNumbersFor(units);
-  if (typeof document !== 'undefined') document.documentElement.lang = isAmerican ? 'en-US' : 'en-GB';
+  if (typeof document === 'undefined') return;
+  const lang = isAmerican ? 'en-US' : 'en-GB';
+  // To write it, though it be the same, has the browser work out every style of the page anew.
+  if (document.documentElement.lang !== lang) document.documentElement.lang = lang;
 };
 
 /** What was handed over: names that people gave, however deep in facts. */

@@ -2,6 +2,7 @@ import react from '@vitejs/plugin-react';
 import { createHash } from 'node:crypto';
 import { readFileSync, readdirSync } from 'node:fs';
 import { defineConfig, type Plugin } from 'vite';
+import { questions } from './src/planner/questions';
 
 const server = process.env.SETFIRM_SERVER ?? 'http://127.0.0.1:5080';
 
@@ -23,7 +24,10 @@ function serviceWorker(): Plugin {
       this.emitFile({
         type: 'asset',
         fileName: 'sw.js',
-        source: source.replace('__FILES__', JSON.stringify(files)).replace('__VERSION__', version),
+        source: source
+          .replace('__FILES__', JSON.stringify(files))
+          .replace('__QUESTIONS__', JSON.stringify(Object.keys(questions)))
+          .replace('__VERSION__', version),
       });
     },
   };

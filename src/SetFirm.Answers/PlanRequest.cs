@@ -81,4 +81,7 @@ public sealed record AlongDto
 
     /// <summary>Where the planner is that a device can take along; null where there is none, or not yet.</summary>
     public required string? Planner { get; init; }
+
+    /// <summary>Paths of all files that the planner is made of, the loader too: with one of them missing it cannot be started. Empty where there is none.</summary>
+    public required IReadOnlyList<string> PlannerFiles { get; init; }
 }

@@ -42,6 +42,15 @@ public static class WireJson
         return options;
     }
 
+    /// <summary>The same for what a device takes along: hundreds of hours of it, all of whose values are always said.</summary>
+    public static JsonSerializerOptions ForAlong()
+    {
+        var options = new JsonSerializerOptions(JsonSerializerDefaults.Web) { TypeInfoResolver = JsonTypeInfoResolver.Combine(AlongTypes.Default, new DefaultJsonTypeInfoResolver()) };
+        Look(options);
+        options.MakeReadOnly();
+        return options;
+    }
+
     /// <summary>The same for reports, which are only written: figures to nine digits, and of the closed families what is met.</summary>
     public static JsonSerializerOptions ForReports()
     {

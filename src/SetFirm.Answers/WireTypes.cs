@@ -17,3 +17,8 @@ namespace SetFirm.Answers;
 [JsonSerializable(typeof(RehearsalReport))]
 [JsonSerializable(typeof(StartsReport))]
 internal sealed partial class WireTypes : JsonSerializerContext;
+
+/// <summary>How what a device takes along is read: it has no values that may be left out but for null.</summary>
+[JsonSourceGenerationOptions(GenerationMode = JsonSourceGenerationMode.Metadata)]
+[JsonSerializable(typeof(AlongDto))]
+internal sealed partial class AlongTypes : JsonSerializerContext;

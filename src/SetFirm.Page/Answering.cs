@@ -18,6 +18,7 @@ public static partial class Answering
     private static readonly TimeSpan Most = TimeSpan.FromSeconds(10);
 
     private static readonly JsonSerializerOptions Options = WireJson.ForRequests();
+    private static readonly JsonSerializerOptions AlongOptions = WireJson.ForAlong();
 
     // A job is asked about with every key pressed; what goes along with it changes by the hour.
     private static readonly Dictionary<string, Along> Kept = [];
@@ -34,7 +35,7 @@ public static partial class Answering
     {
         try
         {
-            if (JsonSerializer.Deserialize<AlongDto>(json, Options) is { } along && Asked.Hours(along.Weather).Value is { } weather && Asked.Hours(along.Ahead).Value is { } ahead)
+            if (JsonSerializer.Deserialize<AlongDto>(json, AlongOptions) is { } along && Asked.Hours(along.Weather).Value is { } weather && Asked.Hours(along.Ahead).Value is { } ahead)
             {
                 Kept[key] = new Along(weather, ahead, Asked.Values(along.Learnt)!);
                 return true;

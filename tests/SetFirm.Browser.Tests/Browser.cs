@@ -162,7 +162,7 @@ public sealed class Browser : IDisposable
     public void Settled() => Until(() => (bool)Driver.ExecuteScript(
         "return document.readyState === 'complete' && !document.querySelector('.mantine-Loader-root') && document.querySelector('main')?.children.length > 0")!);
 
-    public IWebElement Find(By by)
+    public IWebElement Find(By by, int seconds = 20)
     {
         IWebElement? found = null;
         try
@@ -171,7 +171,7 @@ public sealed class Browser : IDisposable
             {
                 found = Driver.FindElements(by).FirstOrDefault(e => e.Displayed);
                 return found is not null;
-            });
+            }, seconds);
         }
         catch (WebDriverTimeoutException)
         {

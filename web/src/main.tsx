@@ -18,6 +18,11 @@ import { cssVariables, theme } from './theme';
 // An answer is drawn in the same turn in which it came, not after a timer.
 notifyManager.setScheduler(queueMicrotask);
 
+// With no network a plan comes from this device: nothing is put off until there is one.
+const queries = new QueryClient({
+  defaultOptions: { queries: { networkMode: 'always' }, mutations: { networkMode: 'always' } },
+});
+
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');
 
@@ -25,7 +30,7 @@ install();
 
 createRoot(root).render(
   <StrictMode>
-    <QueryClientProvider client={new QueryClient()}>
+    <QueryClientProvider client={queries}>
       <MantineProvider
         theme={theme}
         cssVariablesResolver={cssVariables}

@@ -68,6 +68,7 @@ internal static class PlanEndpoints
             Ahead = WeatherDto.Of(weather.Ahead(job)),
             Learnt = [.. (await shelf.InUseAsync(cancellation)).All.OrderBy(v => v.Key.ToString(), StringComparer.Ordinal).Select(v => new LearntFactor { Key = v.Key, Factor = v.Value })],
             Planner = planner.Loader,
+            PlannerFiles = planner.All(),
         });
     }
 }

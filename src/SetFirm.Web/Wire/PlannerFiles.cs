@@ -12,7 +12,8 @@ internal sealed class PlannerFiles : IDisposable
 
     /// <summary>The one file whose name says nothing of what is in it.</summary>
     private const string LoaderName = "dotnet.js";
-    private const string LoaderPath = "/_framework/" + LoaderName;
+    private const string Folder = "/_framework";
+    private const string LoaderPath = Folder + "/" + LoaderName;
 
     private readonly PhysicalFileProvider? files;
 
@@ -29,6 +30,12 @@ internal sealed class PlannerFiles : IDisposable
 
     /// <summary>Where its loader is; null while there is none.</summary>
     public string? Loader => files?.GetFileInfo(LoaderPath).Exists == true ? Path + LoaderPath : null;
+
+    /// <summary>Paths of all of it, in order of names; empty while there is no loader, which comes last of all.</summary>
+    public IReadOnlyList<string> All() => Loader is null || files is null ? [] :
+    [
+        .. files.GetDirectoryContents(Folder).Where(f => !f.IsDirectory && !f.Name.EndsWith(Packed, StringComparison.Ordinal)).Select(f => $"{Path}{Folder}/{f.Name}").Order(StringComparer.Ordinal),
+    ];
 
     public void Serve(IApplicationBuilder app)
     {

@@ -1,6 +1,7 @@
 import createFetchClient from 'openapi-fetch';
 import createClient from 'openapi-react-query';
 import { asking, Posted } from '../planner/ask';
+import { questions, type QuestionName } from '../planner/questions';
 import type { components, paths } from './schema';
 
 type Schemas = components['schemas'];
@@ -104,3 +105,18 @@ export const api = createClient(http);
 
 /** Enumerations of the contract, for lists that must be complete. */
 export type Enum<Name extends keyof Schemas> = Schemas[Name];
+
+/** Paths of the contract that take a request to the planner. */
+type PlanPath = {
+  [P in keyof paths]: paths[P] extends {
+    post: { requestBody: { content: { 'application/json': infer Body } } };
+  }
+    ? [Body, Schemas['PlanRequest']] extends [Schemas['PlanRequest'], Body]
+      ? P
+      : never
+    : never;
+}[keyof paths];
+
+// What this device can be asked is what the program can be: one that either lacks does not compile.
+questions satisfies Record<PlanPath extends `/api/${infer Name}` ? Name : never, unknown>;
+null as unknown as QuestionName satisfies PlanPath extends `/api/${infer Name}` ? Name : never;

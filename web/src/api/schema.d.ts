@@ -864,6 +864,8 @@ export interface components {
             learnt: components["schemas"]["LearntFactor"][];
             /** @description Where the planner is that a device can take along; null where there is none, or not yet. */
             planner: null | string;
+            /** @description Paths of all files that the planner is made of, the loader too: with one of them missing it cannot be started. Empty where there is none. */
+            plannerFiles: string[];
         };
         /** @description What came of taking in an archive. */
         ArchiveTaken: {

@@ -156,7 +156,7 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: PlannedStep 
   const { document } = edited;
   speak(document.units);
   const { edit, set } = plans ? edited : { edit: nothing, set: nothing };
-  const { report, sections, refused, failed } = usePlan(document, diary.lines, pour, parts);
+  const { report, sections, refused, failed, seenAt } = usePlan(job.id, document, diary.lines, pour, parts);
   const [chosen, choose] = useState(0);
   const [past, setPast] = useState(false);
   const [, navigate] = useLocation();
@@ -288,9 +288,10 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: PlannedStep 
         </div>
       )}
       <Conflict saver={edited.saver} onTheirs={() => void edited.takeTheirs()} />
-      {(failed || refused !== null) && (
+      {(failed || refused !== null || seenAt !== null) && (
         <div className={classes.conflict} role="alert">
-          {refused?.why ?? app.noServer}
+          {refused?.why ??
+            (seenAt === null ? app.noServer : app.lastSeen(format.dateTime(new Date(seenAt).toISOString())))}
         </div>
       )}
       {diary.refused !== null && (

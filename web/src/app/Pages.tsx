@@ -3,6 +3,7 @@ import { api } from '../api/client';
 import { showInchesTo } from '../format/format';
 import { Route, Switch } from 'wouter';
 import { asHouseholdLikes } from '../frame/scheme';
+import { app } from '../words';
 
 // Each page is fetched for itself: who opens one does not wait for the others.
 const JobPage = lazy(() => import('./JobPage').then((m) => ({ default: m.JobPage })));
@@ -23,7 +24,7 @@ export function Pages() {
     if (scheme !== undefined) asHouseholdLikes(scheme);
   }, [scheme]);
   return (
-    <Suspense>
+    <Suspense fallback={<p role="status">{app.loading}</p>}>
       <Switch>
         <Route path="/jobs/:id/pour" component={BoardPage} />
         <Route path="/jobs/:id/rehearse" component={RehearsePage} />

@@ -2,16 +2,18 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useLocalStorage } from '@mantine/hooks';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'wouter';
-import { api, type Job, type JobEvent, type Pour } from '../api/client';
+import { api, type Job, type JobEvent, type PlanReport, type Pour } from '../api/client';
 import { pourState } from '../common/pourText';
 import { formatsFor } from '../format/format';
 import { sendPictures } from '../job/pictures';
 import { useDevice } from '../job/useDevice';
 import { useDiary, type Telling } from '../job/useDiary';
 import { useLeft } from '../job/useLeft';
+import { keepSeen, lastSeen } from '../planner/seen';
 import { app, speak } from '../words';
 import { Board } from './Board';
 import classes from './Board.module.css';
+import { movedOn } from './movedOn';
 import { planOf } from './planOf';
 import { BoardContext, type BoardSession } from './session';
 import type { Role } from './thing';
@@ -23,6 +25,26 @@ const RETRY_MS = 2_000;
 
 const samePours = (a: Pour[], b: Pour[]): boolean =>
   a.length === b.length && a.every((p, i) => p.id === b[i]?.id && p.startsAt === b[i].startsAt);
+
+/** A plan of the day, and the lines that it was made with. */
+interface PlannedBoard {
+  report: PlanReport;
+  told: ReadonlySet<string>;
+}
+
+/** A board's last plan is kept on this device; where none can be made, it stands in. */
+function useKeptBoard(of: string, plan: PlannedBoard | undefined, failed: boolean): PlannedBoard | undefined {
+  const key = `board ${of}`;
+  useEffect(() => {
+    if (plan) void keepSeen(key, plan);
+  }, [key, plan]);
+  const kept = useQuery({
+    queryKey: ['seen', key],
+    queryFn: () => lastSeen<PlannedBoard>(key),
+    enabled: failed && plan === undefined,
+  });
+  return kept.data?.answer;
+}
 
 /** The pour that is under way, else the next to come. */
 const todays = (pours: Pour[], now: number): Pour | undefined =>
@@ -66,13 +88,21 @@ function Live({ job, left, onChanged }: { job: Job; left: JobEvent[]; onChanged:
   const asOf = new Date(Math.floor(now / MINUTE_MS) * MINUTE_MS).toISOString();
   const plan = useQuery({
     queryKey: ['board', job.version, job.id, diary.lines.map((l) => l.id).join(), asOf, asked],
-    queryFn: ({ signal }) => planOf(job.document, diary.lines, asOf, asked, signal),
+    queryFn: async ({ signal }): Promise<PlannedBoard> => {
+      const report = await planOf(job.document, diary.lines, asOf, asked, signal);
+      return { report, told: new Set(diary.lines.map((l) => l.id)) };
+    },
     placeholderData: keepPreviousData,
     retryDelay: RETRY_MS,
     retry: true,
     gcTime: MINUTE_MS,
   });
-  const report = plan.data;
+  const kept = useKeptBoard(`${job.id} ${said ?? ''}`, plan.data, plan.failureCount > 0);
+  const planned = plan.data ?? kept;
+  const report = useMemo(
+    () => planned && movedOn(planned.report, planned.told, diary.lines),
+    [planned, diary.lines],
+  );
   if (report && report.pours !== pours && !samePours(report.pours, pours)) setPours(report.pours);
   const format = useMemo(
     () => formatsFor(job.document.units, job.document.timeZone, job.document.buy.currency),

@@ -1,5 +1,7 @@
+import { useSyncExternalStore } from 'react';
 import { Link, useSearch } from 'wouter';
 import { duration } from '../format/format';
+import { onWhole, wholeNow } from '../planner/whole';
 import { board as words } from '../words';
 import partsStyles from './Parts.module.css';
 import { useBoard } from './session';
@@ -23,6 +25,7 @@ const S_IN_MIN = 60;
 export function SettingsSheet({ settings, onSettings, awake, onClose }: SettingsSheetProps) {
   const { job, role, chooseRole, here, clockOffS, rehearsal } = useBoard();
   const search = useSearch();
+  const whole = useSyncExternalStore(onWhole, wholeNow);
   const off = Math.abs(clockOffS);
   return (
     <Sheet title={words.settings} onClose={onClose}>
@@ -37,6 +40,7 @@ export function SettingsSheet({ settings, onSettings, awake, onClose }: Settings
         />
       ))}
       <p>{awake ? words.awake : words.notAwake}</p>
+      {rehearsal === null && <p data-testid="by-itself">{words.byItself[whole]}</p>}
       <h3>{words.role}</h3>
       <div className={partsStyles.row} role="group" aria-label={words.role}>
         {(Object.keys(words.roles) as Role[]).map((r) => (

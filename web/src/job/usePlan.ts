@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { http, type JobDocument, type JobEvent, type PlanPart, type PlanReport } from '../api/client';
+import { keepSeen, lastSeen } from '../planner/seen';
 import { overlay, type Sections } from './sections';
 import { refusedBy, tryAgain, type Refused } from './sending';
 
@@ -95,12 +96,12 @@ export function usePlanAhead(
   );
 }
 
-/** The whole plan, when it has been quiet: by then the next step may be opened. */
-function useWhole({ document, log, asOf, pour, parts }: Asked): void {
+const seenKey = (job: string) => `plan ${job}`;
+
+/** The whole plan, when it has been quiet: by then the next step may be opened; and it is kept on this device, to be shown where nothing can be planned. */
+function useWhole(job: string, { document, log, asOf, pour }: Asked): void {
   const client = useQueryClient();
-  const all = parts === null;
   useEffect(() => {
-    if (all) return;
     const whole: Asked = { document, log, asOf, pour, parts: null };
     const quiet = setTimeout(() => {
       void client
@@ -110,22 +111,25 @@ function useWhole({ document, log, asOf, pour, parts }: Asked): void {
           staleTime: STALE_MS,
           gcTime: STALE_MS,
         })
+        .then((report) => keepSeen(seenKey(job), report))
         .catch(() => undefined);
     }, QUIET_MS);
     return () => {
       clearTimeout(quiet);
     };
-  }, [client, document, log, asOf, pour, all]);
+  }, [client, job, document, log, asOf, pour]);
 }
 
 // What is the same in two plans is the same object: what draws it has nothing to do.
 const shared = (report: PlanReport) => report;
 
 /**
- * Plans the job anew with each change: what the step draws, and no more. While a field is half typed, what stood before stays, so that nothing jumps.
+ * Plans the job anew with each change: what the step draws, and no more. While a field is half typed, what stood before stays, so that nothing jumps;
+ * where neither the program nor this device can plan, what was last seen of it.
  * @param parts That the step draws; another step is not shown before its own are there.
  */
 export function usePlan(
+  job: string,
   document: JobDocument,
   log: JobEvent[],
   pour: string | null,
@@ -147,7 +151,7 @@ export function usePlan(
     refetchInterval: (q) =>
       q.state.status !== 'error' ? false : q.state.error instanceof Refusal ? REFUSED_MS : RETRY_MS,
   });
-  useWhole(body);
+  useWhole(job, body);
   const [shown, setShown] = useState<{
     report: PlanReport;
     sections: Sections;
@@ -159,13 +163,28 @@ export function usePlan(
       sections: overlay(shown?.sections ?? null, query.data, parts),
       parts,
     });
+  const failed = query.isError && !(query.error instanceof Refusal);
+  const { data: seen } = useQuery({
+    queryKey: ['seen', seenKey(job)],
+    queryFn: () => lastSeen<PlanReport>(seenKey(job)),
+    enabled: failed && shown === null,
+    staleTime: Infinity,
+  });
   const refused = query.error instanceof Refusal ? query.error.refused : null;
   // Where the step that was opened cannot be planned, what is known of it is shown.
   const stands = shown !== null && (shown.parts === parts || query.isError);
+  // What is typed meanwhile is asked for too, and does not take it away.
+  const old = useMemo(
+    () => (seen ? { report: seen.answer, sections: overlay(null, seen.answer, null), at: seen.at } : null),
+    [seen],
+  );
+  const last = shown === null && refused === null ? old : null;
   return {
-    report: shown?.report,
-    sections: stands ? shown.sections : undefined,
+    report: shown?.report ?? last?.report,
+    sections: stands ? shown.sections : last?.sections,
     refused,
-    failed: query.isError && refused === null,
+    failed,
+    /** When what is shown was planned, ms; null for now. */
+    seenAt: last?.at ?? null,
   };
 }

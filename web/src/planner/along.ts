@@ -7,6 +7,8 @@ interface Along {
   json: string;
   /** Where the planner's loader is; null where the program has none to take along yet. */
   planner: string | null;
+  /** All files that it is made of. */
+  plannerFiles?: string[];
 }
 
 interface Shape extends DBSchema {
@@ -51,8 +53,8 @@ export class AlongShelf {
 
   async keep(key: string, json: string): Promise<void> {
     await this.load();
-    const { planner } = JSON.parse(json) as { planner: string | null };
-    const along = { key, at: Date.now(), json, planner };
+    const { planner, plannerFiles } = JSON.parse(json) as Pick<Along, 'planner' | 'plannerFiles'>;
+    const along: Along = { key, at: Date.now(), json, planner, ...(plannerFiles && { plannerFiles }) };
     this.kept.set(key, along);
     const db = await this.store();
     await db?.put('along', along).catch(() => undefined);

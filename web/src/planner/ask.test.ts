@@ -22,6 +22,7 @@ const never = (request: Request): Promise<Response> =>
 function made(far: (r: Request) => Promise<Response>, ready = true) {
   const near = {
     ready: () => ready,
+    start: vi.fn(),
     answer: vi.fn(() => Promise.resolve({ status: 200, text: '{"here":1}' })),
   };
   const answered = vi.fn();

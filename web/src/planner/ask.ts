@@ -1,7 +1,8 @@
 import { ownFetch } from '../own/session';
 import { AlongShelf, keyOf } from './along';
 import { PlannerHere, type Plain } from './here';
-import { takeYard } from './takeYard';
+import { isQuestion, questions, type QuestionName } from './questions';
+import { makeWhole, tellWhole } from './whole';
 
 /** The program is asked first; after this long without an answer this device plans too, and what is there first is taken. */
 const GRACE_MS = 300;
@@ -11,25 +12,6 @@ const AWAY_MS = 5_000;
 const GONE = [502, 504];
 const LOOK_AGAIN_MS = 3_000;
 const LOOK_MS = 2_000;
-
-/** Ways that the weather may go that a day is followed through on this device; the program takes 40, and 200 on the day. */
-export const MEMBERS_HERE = 20;
-/** And each hour of a ranking, of which there are hundreds. */
-const MEMBERS_RANKED = 24;
-
-/** What can be asked of the planner, and whether it is asked on a key: what takes long is left to the program while it answers. */
-const questions: Record<string, 'quick' | 'long'> = {
-  plan: 'quick',
-  calendar: 'quick',
-  tasks: 'quick',
-  shop: 'quick',
-  faults: 'quick',
-  drawings: 'quick',
-  lookback: 'long',
-  practices: 'long',
-  rehearse: 'long',
-  starts: 'long',
-};
 
 /** A request that still knows what text it was made of: reading it back takes the browser several turns. */
 export class Posted extends Request {
@@ -41,9 +23,9 @@ export class Posted extends Request {
   }
 }
 
-const questionOf = (request: Request): string | null => {
+const questionOf = (request: Request): QuestionName | null => {
   const name = /^\/api\/([a-z]+)$/.exec(new URL(request.url).pathname)?.[1];
-  return request.method === 'POST' && name !== undefined && name in questions ? name : null;
+  return request.method === 'POST' && name !== undefined && isQuestion(name) ? name : null;
 };
 
 const responseOf = ({ status, text }: Plain): Response =>
@@ -58,8 +40,10 @@ const isAbort = (e: unknown): boolean => e instanceof DOMException && e.name ===
 
 /** What the page can ask this device for, as soon as it knows how. */
 interface Near {
-  answer: (name: string, body: string) => Promise<Plain>;
+  answer: (name: QuestionName, body: string) => Promise<Plain>;
   ready: () => boolean;
+  /** Gets it ready: it may be wanted. */
+  start: (body: string) => void;
 }
 
 interface Parts {
@@ -102,7 +86,9 @@ export class Asking {
     // With no turn in between where it is known: it is under way before the page is drawn with the change.
     const body = (request instanceof Posted ? request.made : null) ?? (await request.clone().text());
     if (this.away) return this.nearOr(name, body, () => this.far(request, body));
-    return questions[name] === 'long' ? this.farFirst(request, name, body) : this.either(request, name, body);
+    return questions[name].takes === 'long'
+      ? this.farFirst(request, name, body)
+      : this.either(request, name, body);
   };
 
   /** Looks whether the program answers again: the device has found a network. */
@@ -123,7 +109,7 @@ export class Asking {
     this.lookLater();
   };
 
-  private async farFirst(request: Request, name: string, body: string): Promise<Response> {
+  private async farFirst(request: Request, name: QuestionName, body: string): Promise<Response> {
     try {
       return await this.far(request, body);
     } catch (e) {
@@ -132,7 +118,7 @@ export class Asking {
     }
   }
 
-  private either(request: Request, name: string, body: string): Promise<Response> {
+  private either(request: Request, name: QuestionName, body: string): Promise<Response> {
     return new Promise((resolve, reject) => {
       const late = new AbortController();
       const { url, method, headers } = request;
@@ -146,6 +132,7 @@ export class Asking {
       };
       const grace = setTimeout(() => {
         if (this.parts.near.ready()) tryNear();
+        else this.parts.near.start(body);
       }, GRACE_MS);
       const giveUp = setTimeout(() => {
         late.abort();
@@ -187,7 +174,11 @@ export class Asking {
   }
 
   // What this device cannot plan is for the program after all.
-  private async nearOr(name: string, body: string, otherwise: () => Promise<Response>): Promise<Response> {
+  private async nearOr(
+    name: QuestionName,
+    body: string,
+    otherwise: () => Promise<Response>,
+  ): Promise<Response> {
     let answer: Plain;
     try {
       answer = await this.parts.near.answer(name, body);
@@ -228,24 +219,31 @@ let started: Promise<void> | null = null;
 
 const documentIn = (body: string) => (JSON.parse(body) as { document: Parameters<typeof keyOf>[0] }).document;
 
+/** Starts the planner, and hands it what goes along with a job. @returns By which key it has that. */
+async function atHand(body: string): Promise<string> {
+  const along = await shelf.find(keyOf(documentIn(body)));
+  if (along?.planner == null) throw new Error('there is no planner on this device');
+  started ??= planner.start(new URL(along.planner, location.origin).href).catch((e: unknown) => {
+    started = null;
+    handed.clear();
+    throw e;
+  });
+  await started;
+  if (handed.get(along.key) !== along.at) {
+    await planner.ask({ kind: 'keep', key: along.key, json: along.json });
+    handed.set(along.key, along.at);
+  }
+  return along.key;
+}
+
 const near: Near = {
   ready: () => planner.ready,
+  start: (body) => void atHand(body).catch(() => undefined),
   answer: async (name, body) => {
-    const along = await shelf.find(keyOf(documentIn(body)));
-    if (along?.planner == null) throw new Error('there is no planner on this device');
-    started ??= planner.start(new URL(along.planner, location.origin).href).catch((e: unknown) => {
-      started = null;
-      handed.clear();
-      throw e;
-    });
-    await started;
-    if (handed.get(along.key) !== along.at) {
-      await planner.ask({ kind: 'keep', key: along.key, json: along.json });
-      handed.set(along.key, along.at);
-    }
-    const members = name === 'starts' ? MEMBERS_RANKED : MEMBERS_HERE;
-    const few = body.includes('"members"') ? body : `{"members":${String(members)},${body.slice(1)}`;
-    return planner.ask({ kind: 'answer', name, body: few, key: along.key });
+    const key = await atHand(body);
+    const { membersHere } = questions[name];
+    const few = body.includes('"members"') ? body : `{"members":${String(membersHere)},${body.slice(1)}`;
+    return planner.ask({ kind: 'answer', name, body: few, key });
   },
 };
 
@@ -262,25 +260,32 @@ async function takeAlong(body: string): Promise<void> {
 }
 
 /** How long the page has stood still before anything is fetched for later. */
-const QUIET_MS = 1_500;
-let warmed = false;
+const QUIET_MS = 1_000;
+/** What was not to be had is not asked for again sooner. */
+const AGAIN_MS = 15_000;
+let settled = false;
+let lookedAt = -Infinity;
 let quiet: ReturnType<typeof setTimeout> | undefined;
 
-// After the page stands: what goes along is fetched, and the planner; the first plan, which takes longest, is made while nobody waits.
+// After the page stands: what goes along is fetched, and the planner, and kept; the first plan, which takes longest, is made while nobody waits.
+async function settleDown(body: string): Promise<void> {
+  await takeAlong(body);
+  if (settled || performance.now() - lookedAt < AGAIN_MS) return;
+  [settled, lookedAt] = [true, performance.now()];
+  const files = (await shelf.find(keyOf(documentIn(body))))?.plannerFiles ?? [];
+  const kept = await makeWhole(files, location.pathname);
+  for (let times = 0; times < 3; times++) await near.answer('plan', body);
+  tellWhole(kept);
+  settled = kept === 'whole' || kept === 'cannot';
+}
+
 function settle(body: string): void {
   clearTimeout(quiet);
   quiet = setTimeout(() => {
-    void takeAlong(body)
-      .then(async () => {
-        if (warmed) return;
-        warmed = true;
-        for (let times = 0; times < 3; times++) await near.answer('plan', body);
-        await takeYard();
-        document.documentElement.dataset.planner = 'here';
-      })
-      .catch(() => {
-        warmed = false; // it is not there yet, or the line is gone: with the next plan, then
-      });
+    void settleDown(body).catch(() => {
+      settled = false; // it is not there yet, or the line is gone: with the next plan, then
+      tellWhole('not');
+    });
   }, QUIET_MS);
 }
 

@@ -1,7 +1,7 @@
 import { asking } from './ask';
 
-/** Long enough after the page stands that nothing else is waited for. */
-const QUIET_MS = 2_500;
+/** Long enough after the page was asked for that it stands. */
+const STANDS_MS = 1_000;
 
 let waiting: ServiceWorker | null = null;
 const listeners = new Set<() => void>();
@@ -46,5 +46,5 @@ async function register(): Promise<void> {
 export function install(): void {
   window.addEventListener('online', () => void asking.look());
   if (!('serviceWorker' in navigator) || !import.meta.env.PROD) return;
-  setTimeout(() => void register().catch(() => undefined), QUIET_MS);
+  setTimeout(() => void register().catch(() => undefined), STANDS_MS);
 }

@@ -3,14 +3,26 @@ const FILES = __FILES__;
 const SHELL = 'setfirm-shell-__VERSION__';
 const PLANNER = 'setfirm-planner';
 const READ = 'setfirm-read';
-/** How long the program is waited for before what was last read stands in. */
-const PATIENCE_MS = 8000;
+/** What is asked of the planner: the page sees to it by itself, so no key waits for this worker. */
+const QUESTIONS = __QUESTIONS__;
+/** How long the program is waited for before what is kept stands in. */
+const PATIENCE_MS = 4000;
+/** After it was waited for in vain, for so long nothing waits again. */
+const GONE_MS = 10_000;
 
 // What stands in while there is no answer: lists and jobs, not the clock, nor who is here.
 const KEPT =
   /^\/api\/(jobs|jobs\/removed|jobs\/[0-9a-f-]{36}|jobs\/[0-9a-f-]{36}\/log|bags|lumber|bars|kinds|coats|lessons|things|learnt|forecast|weather-files|session|preferences)$/;
 
 self.addEventListener('install', (e) => {
+  // Where the browser can be told, it does not even wake us for these.
+  if ('addRoutes' in e) {
+    const urlPattern = new URLPattern({
+      pathname: `/api/(alive|along|${QUESTIONS.join('|')})`,
+      baseURL: self.location.origin,
+    });
+    e.waitUntil(e.addRoutes([{ condition: { urlPattern }, source: 'network' }]).catch(() => undefined));
+  }
   e.waitUntil(caches.open(SHELL).then((c) => c.addAll(FILES)));
 });
 
@@ -28,18 +40,33 @@ self.addEventListener('activate', (e) => {
   );
 });
 
-// A newer one waits until the page says so: nobody's pour is interrupted.
 self.addEventListener('message', (e) => {
+  // A newer one waits until the page says so: nobody's pour is interrupted.
   if (e.data === 'takeOver') self.skipWaiting();
+  else if (e.data?.keep) e.waitUntil(keep(e.data.keep).then((missing) => e.ports[0].postMessage(missing)));
 });
 
-const soon = (request) => fetch(request, { signal: AbortSignal.timeout(PATIENCE_MS) });
+let goneAt = -Infinity;
+const isGone = () => performance.now() - goneAt < GONE_MS;
+
+async function soon(request) {
+  try {
+    const answer = await fetch(request, { signal: AbortSignal.timeout(PATIENCE_MS) });
+    goneAt = -Infinity;
+    return answer;
+  } catch (e) {
+    goneAt = performance.now();
+    throw e;
+  }
+}
 
 async function page(request) {
+  const shell = () => caches.match('/', { cacheName: SHELL });
   try {
+    if (isGone() && (await shell())) return await shell();
     return await soon(request);
   } catch {
-    return (await caches.match('/', { cacheName: SHELL })) ?? Response.error();
+    return (await shell()) ?? Response.error();
   }
 }
 
@@ -49,16 +76,24 @@ async function read(request) {
   const url = new URL(request.url);
   const whole = url.searchParams.get('after') === '0' || !url.searchParams.has('after');
   const key = url.pathname.endsWith('/log') ? url.pathname : url.pathname + url.search;
-  try {
+  const fresh = async () => {
     const answer = await soon(request);
     if (answer.ok && whole) await kept.put(key, stamped(answer.clone()));
     if (answer.status === 404) await kept.delete(key);
     // Sent off: what was read of the yard does not stay on the device.
     if (answer.status === 401) await caches.delete(READ);
     return answer;
+  };
+  const known = isGone() ? await kept.match(key) : undefined;
+  if (known) {
+    void fresh().catch(() => undefined); // so that we hear when it is back
+    return known;
+  }
+  try {
+    return await fresh();
   } catch (e) {
-    const known = await kept.match(key);
-    if (known) return known;
+    const last = await kept.match(key);
+    if (last) return last;
     throw e;
   }
 }
@@ -82,30 +117,55 @@ async function write(request) {
   return answer;
 }
 
+/** Fetches a file into a cache. @returns Whether it is there. */
+async function fetched(cache, file) {
+  try {
+    const answer = await fetch(file);
+    if (!answer.ok) return false;
+    await cache.put(file, answer);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+// Whoever asks names everything; it is looked for, and fetched where it is not. @returns What is missing after that.
+async function keep({ planner: files, read: paths }) {
+  const missing = [];
+  const shell = await caches.open(SHELL);
+  for (const file of FILES)
+    if (!(await shell.match(file)) && !(await fetched(shell, file))) missing.push(file);
+  const planners = await caches.open(PLANNER);
+  for (const file of files) {
+    // The loader names the others, which never change.
+    const there = !file.endsWith('/dotnet.js') && (await planners.match(file));
+    if (!there && !(await fetched(planners, file))) missing.push(file);
+  }
+  // Only with all of the new one there is the old one not wanted any more.
+  if (files.length > 0 && missing.length === 0)
+    for (const old of await planners.keys())
+      if (!files.includes(new URL(old.url).pathname)) await planners.delete(old);
+  for (const path of paths) {
+    const answer = await read(new Request(path)).catch(() => undefined);
+    // What this device may not read, or is not there any more, it does not miss.
+    if (!answer?.ok && ![403, 404].includes(answer?.status)) missing.push(path);
+  }
+  return missing;
+}
+
 async function planner(request) {
   const kept = await caches.open(PLANNER);
-  // The loader names the others, and those never change.
-  if (request.url.endsWith('/dotnet.js')) {
-    try {
-      const answer = await soon(request);
-      if (answer.ok) await kept.put(request, answer.clone());
-      return answer;
-    } catch (e) {
-      const known = await kept.match(request);
-      if (known) return known;
-      throw e;
-    }
-  }
+  const keeping = async () => {
+    const answer = await soon(request);
+    if (answer.ok) await kept.put(request, answer.clone());
+    return answer;
+  };
   const known = await kept.match(request);
-  if (known) return known;
-  const answer = await fetch(request);
-  if (answer.ok) {
-    // An older one of the same part is not wanted any more.
-    const part = (url) => new URL(url).pathname.replace(/\.[0-9a-z]{10}(?=\.[a-z]+$)/, '');
-    for (const old of await kept.keys()) if (part(old.url) === part(request.url)) await kept.delete(old);
-    await kept.put(request, answer.clone());
-  }
-  return answer;
+  if (!request.url.endsWith('/dotnet.js')) return known ?? keeping();
+  return keeping().catch((e) => {
+    if (known) return known;
+    throw e;
+  });
 }
 
 self.addEventListener('fetch', (e) => {

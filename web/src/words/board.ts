@@ -126,6 +126,12 @@ export const board = both({
   voice: 'Speak it',
   night: 'Night colours',
   awake: 'The screen stays on.',
+  byItself: {
+    whole: 'With no connection this device plans by itself: it has all that it needs.',
+    not: 'This device is still fetching what it needs to plan with no connection.',
+    cannot:
+      'With no connection this device shows what it has seen, and keeps what you tell. To plan by itself it must be opened over HTTPS.',
+  },
   notAwake: 'This browser lets the screen go dark: set the phone not to sleep.',
   noDay: 'This pour has no day yet: settle Shape, Mix, Load and Day first.',
   steps: 'Load it in this order',

@@ -28,6 +28,8 @@ export const app = both({
   failed: 'That did not work.',
   noServer:
     'The program does not answer. What you typed is kept on this device and will be sent when it is back.',
+  lastSeen: (when: string) =>
+    `The program does not answer, and this device cannot plan by itself yet: this is as it was seen ${when}. What you type is kept here and sent when it is back.`,
   looksShort: 'Only to look.',
   plannedHere: 'Planned on this device',
   plannedHereLong:

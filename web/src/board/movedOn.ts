@@ -1,0 +1,47 @@
+import type { JobEvent, PlanReport } from '../api/client';
+import { standing } from './lineText';
+import type { BoardReport } from './thing';
+
+/** What one line moves on a board; windows are the planner's to move. */
+function after(board: BoardReport, line: JobEvent): BoardReport {
+  switch (line.kind) {
+    case 'dayBegun':
+      return { ...board, begun: true };
+    case 'batchMixing': {
+      const { mixing } = board;
+      if (line.batch !== mixing.batches.length + 1) return board;
+      return {
+        ...board,
+        mixing: { ...mixing, batches: [...mixing.batches, { begun: line.at, placed: null }] },
+      };
+    }
+    case 'batchPlaced': {
+      const { mixing } = board;
+      const batches = mixing.batches.map((b, i) => (i === line.batch - 1 ? { ...b, placed: line.at } : b));
+      const next = batches.length < mixing.of ? line.at : null;
+      return { ...board, mixing: { ...mixing, batches, next } };
+    }
+    case 'passBegun':
+      return {
+        ...board,
+        todo: board.todo.map((t) =>
+          t.zone === line.zone && t.pass === line.pass ? { ...t, begun: line.at } : t,
+        ),
+      };
+    case 'passDone':
+      return { ...board, todo: board.todo.filter((t) => t.zone !== line.zone || t.pass !== line.pass) };
+    default:
+      return board;
+  }
+}
+
+/**
+ * A report with what was told since it was made: done is done, though nobody has planned with it yet.
+ * @param told Ids of the lines that it was made with.
+ */
+export function movedOn(report: PlanReport, told: ReadonlySet<string>, lines: JobEvent[]): PlanReport {
+  const { board, pour, pours } = report;
+  if (!board || lines.every((l) => told.has(l.id))) return report;
+  const later = standing(lines, pour ?? '', pours[0]?.id === pour).filter((l) => !told.has(l.id));
+  return { ...report, board: later.sort((a, b) => Date.parse(a.at) - Date.parse(b.at)).reduce(after, board) };
+}

@@ -24,6 +24,9 @@ public abstract partial record Notice
 
 public abstract partial record Mend
 {
+    /// <summary>Every other panel first.</summary>
+    public sealed record EveryOtherPanel : Mend;
+
     public sealed record ProposeJoints : Mend;
 }
 

@@ -50,7 +50,4 @@ public abstract partial record Mend
 {
     /// <summary>Pour it on the first day that will do.</summary>
     public sealed record PourLater(double DaysLater) : Mend;
-
-    /// <summary>Every other panel first.</summary>
-    public sealed record EveryOtherPanel : Mend;
 }

@@ -45,7 +45,7 @@ public class PlannerBench
     {
         tenPanels = terrace with { Elements = [.. Enumerable.Range(1, 10).Select(i => terrace.Elements[0] with { Id = $"element-{i}" })] };
         curve = terrace with { Elements = [Curve(10_000)] };
-        yard = terrace with { Elements = [Yard()], Mixing = terrace.Mixing with { Mixer = new DrumDocument { Size = "75 L" } } };
+        yard = terrace with { Elements = [Yard()], Mixing = terrace.Mixing with { Mixer = new MixerDocument { Kind = MixerKind.Drum, Size = "75 L" } } };
         weather = new SimulatedForecast().Hours(Instant.FromUtc(2027, 5, 4, 0, 0), JobWeather.ForecastDays * 24);
         half = Planner.Plan(terrace, weather).Pour!;
         var plan = half.Day!.Planned;

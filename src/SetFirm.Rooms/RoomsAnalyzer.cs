@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Collections.Immutable;
 using Microsoft.CodeAnalysis;
 using Microsoft.CodeAnalysis.CSharp;
@@ -54,35 +55,57 @@ public sealed class RoomsAnalyzer : DiagnosticAnalyzer
 
             var house = new House(new RoomTable(text.ToString()), start.Compilation);
             start.RegisterSyntaxNodeAction(c => house.Look(c, c.SemanticModel.GetSymbolInfo(c.Node, c.CancellationToken).Symbol), SyntaxKind.IdentifierName, SyntaxKind.GenericName);
-            // Nothing is named in "new(...)" but what is made, nor in "[..]".
-            start.RegisterSyntaxNodeAction(c => house.Look(c, c.SemanticModel.GetTypeInfo(c.Node, c.CancellationToken).Type), SyntaxKind.ImplicitObjectCreationExpression, SyntaxKind.InvocationExpression, SyntaxKind.SimpleMemberAccessExpression);
+            // Nothing is named in "new(...)".
+            start.RegisterSyntaxNodeAction(c => house.Look(c, c.SemanticModel.GetTypeInfo(c.Node, c.CancellationToken).Type), SyntaxKind.ImplicitObjectCreationExpression);
             start.RegisterSyntaxNodeAction(house.LookAtText, SyntaxKind.StringLiteralExpression);
         });
     }
 
     private static DiagnosticDescriptor Rule(string id, string says) => new(id, says, says, "Rooms", DiagnosticSeverity.Error, isEnabledByDefault: true);
 
+    /// <summary>What is known of a symbol, looked up once.</summary>
+    /// <param name="Places">Where it stands in Core; none for what comes from elsewhere.</param>
+    /// <param name="IsKind">It is a kind of element.</param>
+    /// <param name="IsWorld">It is of the outside world.</param>
+    /// <param name="IsGeometry">It is of the geometry library.</param>
+    private sealed record Known(Place[] Places, bool IsKind, bool IsWorld, bool IsGeometry);
+
     private sealed class House(RoomTable rooms, Compilation compilation)
     {
         private readonly Lazy<ImmutableHashSet<string>> kindNames = new(() =>
             [.. compilation.GetSymbolsWithName(_ => true, SymbolFilter.Type).OfType<INamedTypeSymbol>().Where(IsKind).Select(t => t.Name)]);
 
+        private readonly ConcurrentDictionary<ISymbol, Known> known = new(SymbolEqualityComparer.Default);
+        private readonly ConcurrentDictionary<SyntaxTree, Place?> places = new();
+
         public void Look(SyntaxNodeAnalysisContext context, ISymbol? symbol)
         {
-            if (symbol is null or INamespaceSymbol || Place.Of(context.Node.SyntaxTree.FilePath) is not { } here)
+            if (symbol is null or INamespaceSymbol or ILocalSymbol or IParameterSymbol or ITypeParameterSymbol || Here(context) is not { } here)
             {
                 return;
             }
 
             foreach (var met in Within(symbol is IAliasSymbol alias ? alias.Target : symbol))
             {
-                if (met.DeclaringSyntaxReferences.IsEmpty)
+                var of = known.GetOrAdd(met.OriginalDefinition, Of);
+                // What is declared in parts stands in the lowest room that has one of them.
+                if (of.Places.Length > 0 && !of.Places.Any(there => rooms.Allows(here, there)))
                 {
-                    LookAbroad(context, here, met);
+                    Report(context, Upwards, Name(here), met.Name, Name(of.Places[0]));
                 }
-                else
+
+                if (of.IsKind && !MayAsk(context, here))
                 {
-                    LookHere(context, here, met);
+                    Report(context, Kinds, Name(here), met.Name);
+                }
+
+                if (of.IsWorld)
+                {
+                    Report(context, Outside, Name(here), met.Name);
+                }
+                else if (of.IsGeometry && here.Room != GeometryRoom)
+                {
+                    Report(context, Library, Name(here), met.Name);
                 }
             }
         }
@@ -90,45 +113,31 @@ public sealed class RoomsAnalyzer : DiagnosticAnalyzer
         // To know a kind by how it is called is to ask which kind it is.
         public void LookAtText(SyntaxNodeAnalysisContext context)
         {
-            if (context.Node is LiteralExpressionSyntax { Token.ValueText: var text } && kindNames.Value.Contains(text) && Place.Of(context.Node.SyntaxTree.FilePath) is { } here && !MayAsk(context, here))
+            if (context.Node is LiteralExpressionSyntax { Token.ValueText: var text } && kindNames.Value.Contains(text) && Here(context) is { } here && !MayAsk(context, here))
             {
-                Report(context, Kinds, Of(here), text);
+                Report(context, Kinds, Name(here), text);
             }
         }
 
-        private void LookHere(SyntaxNodeAnalysisContext context, Place here, ISymbol met)
+        private Place? Here(SyntaxNodeAnalysisContext context) => places.GetOrAdd(context.Node.SyntaxTree, t => Place.Of(t.FilePath));
+
+        private Known Of(ISymbol met)
         {
-            var places = met.DeclaringSyntaxReferences.Select(r => Place.Of(r.SyntaxTree.FilePath)).OfType<Place>().ToArray();
-            // What is declared in parts stands in the lowest room that has one of them.
-            if (places.Length > 0 && !places.Any(there => rooms.Allows(here, there) || there == here))
+            if (!met.DeclaringSyntaxReferences.IsEmpty)
             {
-                Report(context, Upwards, Of(here), met.Name, Of(places[0]));
+                return new Known([.. met.DeclaringSyntaxReferences.Select(r => places.GetOrAdd(r.SyntaxTree, t => Place.Of(t.FilePath))).OfType<Place>()], met is INamedTypeSymbol type && IsKind(type), false, false);
             }
 
-            if (met is INamedTypeSymbol type && IsKind(type) && !MayAsk(context, here))
+            if ((met as INamedTypeSymbol ?? met.ContainingType)?.OriginalDefinition is not { } of)
             {
-                Report(context, Kinds, Of(here), met.Name);
-            }
-        }
-
-        private static void LookAbroad(SyntaxNodeAnalysisContext context, Place here, ISymbol met)
-        {
-            var type = (met as INamedTypeSymbol ?? met.ContainingType)?.ConstructedFrom;
-            if (type is null)
-            {
-                return;
+                return new Known([], false, false, false);
             }
 
-            var space = type.ContainingNamespace.ToDisplayString();
-            var name = $"{space}.{type.Name}";
-            if (WorldSpaces.Any(w => space == w || space.StartsWith(w + ".", StringComparison.Ordinal)) ? !Harmless.Contains(name) : World.Contains(name) || World.Contains($"{name}.{met.Name}"))
-            {
-                Report(context, Outside, Of(here), met.Name);
-            }
-            else if (here.Room != GeometryRoom && (space == Geometry || space.StartsWith(Geometry + ".", StringComparison.Ordinal)))
-            {
-                Report(context, Library, Of(here), met.Name);
-            }
+            var space = of.ContainingNamespace.ToDisplayString();
+            var name = $"{space}.{of.Name}";
+            bool In(string root) => space == root || space.StartsWith(root + ".", StringComparison.Ordinal);
+            var world = WorldSpaces.Any(In) ? !Harmless.Contains(name) : World.Contains(name) || World.Contains($"{name}.{met.Name}");
+            return new Known([], false, world, In(Geometry));
         }
 
         private static bool MayAsk(SyntaxNodeAnalysisContext context, Place here) =>
@@ -164,7 +173,7 @@ public sealed class RoomsAnalyzer : DiagnosticAnalyzer
             }
         }
 
-        private static string Of(Place place) => place.Folder is null ? place.Room : $"{place.Room}/{place.Folder}";
+        private static string Name(Place place) => place.Folder is null ? place.Room : $"{place.Room}/{place.Folder}";
 
         private static void Report(SyntaxNodeAnalysisContext context, DiagnosticDescriptor rule, params object[] facts) =>
             context.ReportDiagnostic(Diagnostic.Create(rule, context.Node.GetLocation(), facts));

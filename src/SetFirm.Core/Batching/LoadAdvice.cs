@@ -184,9 +184,9 @@ public static class LoadAdvice
             Try(load.With(crew with { Mixers = crew.Mixers + 1 }), m => new Mend.SecondMixer(Mixers: crew.Mixers + 1, MixingMin: m), new Edit(at.Mixers, Number: crew.Mixers + 1));
         }
 
-        if (place.Mixer is not Mixer.Drum { Size.Litres: >= CommonDrumL } and not Mixer.Forced && DrumFor(load.Batches.Unit, at) is { Edits: var edits })
+        if (place.Mixer.IsOutgrown(Volume.FromLitres(CommonDrumL)) && DrumFor(load.Batches.Unit, at) is { Edits: var edits })
         {
-            Try(In(place with { Mixer = new Mixer.Drum(Volume.FromLitres(CommonDrumL)), Plate = null }), m => new Mend.BiggerMixer(SizeL: CommonDrumL, MixingMin: m), [.. edits]);
+            Try(In(place with { Mixer = new DrumMixer(Volume.FromLitres(CommonDrumL)), Plate = null }), m => new Mend.BiggerMixer(SizeL: CommonDrumL, MixingMin: m), [.. edits]);
         }
 
         if (place.Barrow.Metres > NearM)
@@ -275,7 +275,7 @@ public static class LoadAdvice
     // The common drum; null where it would be too small itself.
     private static Remedy? DrumFor(BatchUnit unit, MixingPlaces at)
     {
-        var drum = new MixingPlace(new Mixer.Drum(Volume.FromLitres(CommonDrumL)), new Crew(1), default, null);
+        var drum = new MixingPlace(new DrumMixer(Volume.FromLitres(CommonDrumL)), new Crew(1), default, null);
         return drum.Fewest(unit.Yield, unit) is not Batched.Fits ? null : new Remedy(
             new Mend.BiggerMixer(SizeL: CommonDrumL), [new Edit(at.Mixer.Kind, Text: "drum"), new Edit(at.Mixer.Size, Text: "140 L"), new Edit(at.Mixer.MostMass, Text: "")]);
     }

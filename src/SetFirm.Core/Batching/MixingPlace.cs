@@ -26,7 +26,7 @@ public sealed record MixingPlace(Mixer Mixer, Crew Crew, Length Barrow, Mass? Pl
 
     /// <summary>Where a recipe comes mixed it is not mixed here.</summary>
     public MixingPlace For(Recipe recipe) => recipe is ReadyRecipe { Terms: var terms, Unit.Yield: var load }
-        ? this with { Mixer = new Mixer.Truck(load, terms.Chute), Plate = null, Crew = Crew with { Mixers = 1 } }
+        ? this with { Mixer = new TruckLoad(load, terms.Chute), Plate = null, Crew = Crew with { Mixers = 1 } }
         : this;
 
     /// <summary>What one batch may come to: a plate is believed; by hand it raises comfort to the most at the most.</summary>
@@ -40,7 +40,7 @@ public sealed record MixingPlace(Mixer Mixer, Crew Crew, Length Barrow, Mass? Pl
                 return limit;
             }
 
-            var (bags, kg) = Plate is null ? Mixer.InComfort : Mixer.AtTheMost;
+            var (bags, kg) = Plate is null ? HandMixer.InComfort : HandMixer.AtTheMost;
             return limit with { Mass = null, Dry = Mass.FromKilograms(Math.Min(kg, Plate?.Kilograms ?? kg)), Bags = bags };
         }
     }
@@ -91,8 +91,8 @@ public sealed record LoadPlan(MixingPlace Place, BatchPlan Batches, Laying Layin
     /// <summary>How old it is when it reaches the site.</summary>
     public NodaTime.Duration Age { get; init; }
 
-    /// <summary>Share of the water that goes in first. Source: site practice.</summary>
-    public double FirstWater => Place.Mixer is Mixer.Drum ? 0.5 : 0.8;
+    /// <summary>Share of the water that goes in first.</summary>
+    public double FirstWater => Place.Mixer.FirstWater;
 
     public Crew Crew => Place.Crew;
 

@@ -86,7 +86,7 @@ public readonly struct Pace(MixingPlace place, BatchUnit unit, Laying laying)
             _ => weary * ((figures.HoeMin * Math.Min(1, dryKg / PaceFigures.HoeKg)) + (figures.HoeMoreMin * Math.Max(0, (dryKg / PaceFigures.HoeKg) - 1))),
         };
         // What is mixed in a barrow, a tub or a pail goes in it.
-        var loads = place.Mixer is Mixer.Truck { Chute: true } ? 0 : place.Mixer.By is MixedBy.Machine or MixedBy.Plant ? LoadsOf(litres) : 1;
+        var loads = !place.Mixer.IsWheeled ? 0 : place.Mixer.By is MixedBy.Machine or MixedBy.Plant ? LoadsOf(litres) : 1;
         var empty = place.Mixer.By == MixedBy.Plant ? PaceFigures.DischargeMin * litres / PaceFigures.BarrowL : weary * figures.EmptyMin;
         return new BatchMinutes(
             weary * charge, mix, empty, weary * loads * Run(place), weary * litres / 10 * SpreadMin(figures, laying), weary * litres * laying.FaceM2PerL * figures.StrikeMin);

@@ -4,7 +4,7 @@ using SetFirm.Core.Mixes;
 
 namespace SetFirm.Core.Finishing;
 
-/// <summary>A finish is a chain of passes.</summary>
+/// <summary>A finish is a chain of passes: a name here and a row in <see cref="Finishes"/>.</summary>
 public enum Finish
 {
     Mag,
@@ -92,29 +92,26 @@ public static class Finishes
     private static readonly ImmutableArray<PassRule> RapidRules =
         [new(Pass.StrikeOff, 0, RapidCloses), new(Pass.BullFloat, 0, RapidCloses)];
 
+    /// <summary>What makes each finish, a row each; a slab is struck off and bull floated besides, but for what is left as cast.</summary>
+    private static Pass[] Makes(Finish finish) => finish switch
+    {
+        Finish.Mag or Finish.GroundLater => [Pass.BullFloat, Pass.EdgeAndFloat, Pass.SecondFloat],
+        Finish.Broom => [Pass.BullFloat, Pass.EdgeAndFloat, Pass.SecondFloat, Pass.Broom],
+        Finish.Steel => [Pass.BullFloat, Pass.EdgeAndFloat, Pass.SecondFloat, Pass.FirstTrowel, Pass.HardTrowel],
+        Finish.SteelOnce => [Pass.BullFloat, Pass.EdgeAndFloat, Pass.SecondFloat, Pass.FirstTrowel],
+        Finish.Rubbed => [Pass.BullFloat, Pass.EdgeAndFloat, Pass.SecondFloat, Pass.StripAndRub],
+        Finish.Exposed => [Pass.BullFloat, Pass.EdgeAndFloat, Pass.ExposeStone],
+        Finish.Pebbles => [Pass.BullFloat, Pass.WashSlurry],
+        Finish.AsCast => [],
+        _ => throw new System.Diagnostics.UnreachableException(),
+    };
+
     /// <param name="finish">What it is to look like.</param>
     /// <param name="rapid">A rapid mix.</param>
-    public static ImmutableArray<PassRule> Chain(Finish finish, bool rapid)
-    {
-        if (rapid)
-        {
-            return RapidRules;
-        }
+    public static ImmutableArray<PassRule> Chain(Finish finish, bool rapid) => rapid ? RapidRules : Chain(Makes(finish));
 
-        Pass[] passes = finish switch
-        {
-            Finish.Mag or Finish.GroundLater => [Pass.EdgeAndFloat, Pass.SecondFloat],
-            Finish.Broom => [Pass.EdgeAndFloat, Pass.SecondFloat, Pass.Broom],
-            Finish.Steel => [Pass.EdgeAndFloat, Pass.SecondFloat, Pass.FirstTrowel, Pass.HardTrowel],
-            Finish.SteelOnce => [Pass.EdgeAndFloat, Pass.SecondFloat, Pass.FirstTrowel],
-            Finish.Rubbed => [Pass.EdgeAndFloat, Pass.SecondFloat, Pass.StripAndRub],
-            Finish.Exposed => [Pass.EdgeAndFloat, Pass.ExposeStone],
-            Finish.Pebbles => [Pass.WashSlurry],
-            Finish.AsCast => [],
-            _ => throw new System.Diagnostics.UnreachableException(),
-        };
-        return [.. Rules.Where(r => r.Pass == Pass.StrikeOff || (r.Pass == Pass.BullFloat && finish != Finish.AsCast) || passes.Contains(r.Pass))];
-    }
+    /// <summary>The chain of any passes, in the order in which concrete allows them; it is always struck off.</summary>
+    public static ImmutableArray<PassRule> Chain(IReadOnlyCollection<Pass> passes) => [.. Rules.Where(r => r.Pass == Pass.StrikeOff || passes.Contains(r.Pass))];
 
     /// <summary>A steel trowel shuts its skin.</summary>
     public static bool IsTrowelled(Finish finish) => Chain(finish, rapid: false).Any(r => r.Pass is Pass.FirstTrowel or Pass.HardTrowel);

@@ -51,26 +51,8 @@ public static class LearntKeys
             .Concat(job.Elements.Where(e => e.WastePercent is null).Select(e => Waste(e.Bed))).Append(Sheen(job.Site)).Distinct();
     }
 
-    private static string KindOf(MixerDocument mixer) => Named(mixer switch
-    {
-        DrumDocument => MixerKind.Drum,
-        ForcedDocument => MixerKind.Forced,
-        DrillBucketDocument => MixerKind.DrillBucket,
-        TubDocument => MixerKind.Tub,
-        BarrowDocument => MixerKind.Barrow,
-        _ => throw new System.Diagnostics.UnreachableException(),
-    });
+    private static string KindOf(MixerDocument mixer) => Named(mixer.Kind);
 
     private static string Named<T>(T value)
         where T : struct, Enum => System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName(value.ToString());
-
-    // As the job file names them.
-    private enum MixerKind
-    {
-        Drum,
-        Forced,
-        DrillBucket,
-        Tub,
-        Barrow,
-    }
 }

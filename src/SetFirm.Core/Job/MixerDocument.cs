@@ -4,18 +4,10 @@ using SetFirm.Core.Quantities;
 
 namespace SetFirm.Core.Job;
 
-/// <summary>What it is mixed in. A closed set of kinds, each of which knows its mixer.</summary>
-[JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
-[JsonDerivedType(typeof(DrumDocument), "drum")]
-[JsonDerivedType(typeof(ForcedDocument), "forced")]
-[JsonDerivedType(typeof(DrillBucketDocument), "drillBucket")]
-[JsonDerivedType(typeof(TubDocument), "tub")]
-[JsonDerivedType(typeof(BarrowDocument), "barrow")]
-public abstract record MixerDocument
+/// <summary>What it is mixed in.</summary>
+public sealed record MixerDocument
 {
-    private protected MixerDocument()
-    {
-    }
+    public required MixerKind Kind { get; init; }
 
     /// <summary>A volume: of the whole drum or bucket, or what the others can mix at once.</summary>
     public required string Size { get; init; }
@@ -27,30 +19,7 @@ public abstract record MixerDocument
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public string? Called { get; init; }
 
-    internal abstract Mixer Of(Volume size);
-}
+    internal MixedBy By => Of(Volume.FromLitres(1)).By;
 
-public sealed record DrumDocument : MixerDocument
-{
-    internal override Mixer Of(Volume size) => new Mixer.Drum(size);
-}
-
-public sealed record ForcedDocument : MixerDocument
-{
-    internal override Mixer Of(Volume size) => new Mixer.Forced(size);
-}
-
-public sealed record DrillBucketDocument : MixerDocument
-{
-    internal override Mixer Of(Volume size) => new Mixer.DrillBucket(size);
-}
-
-public sealed record TubDocument : MixerDocument
-{
-    internal override Mixer Of(Volume size) => new Mixer.Tub(size);
-}
-
-public sealed record BarrowDocument : MixerDocument
-{
-    internal override Mixer Of(Volume size) => new Mixer.Barrow(size);
+    internal Mixer Of(Volume size) => Mixers.Of(Kind, size);
 }

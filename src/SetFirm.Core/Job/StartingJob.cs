@@ -78,7 +78,7 @@ public static class StartingJob
         return last.Units != start.Units || last.Build.Sold != start.Build.Sold ? start : start with
         {
             Mix = start.Mix with { Containers = last.Mix.Containers },
-            Mixing = last.Mixing with { Mixer = start.Mixing.Mixer is DrumDocument && last.Mixing.Mixer is DrumDocument or ForcedDocument ? last.Mixing.Mixer : start.Mixing.Mixer, WantedMixC = null, WaterC = start.Mixing.WaterC },
+            Mixing = last.Mixing with { Mixer = start.Mixing.Mixer.By == MixedBy.Machine && last.Mixing.Mixer.By == MixedBy.Machine ? last.Mixing.Mixer : start.Mixing.Mixer, WantedMixC = null, WaterC = start.Mixing.WaterC },
             Site = start.Site with { Latitude = last.Site.Latitude, Longitude = last.Site.Longitude },
             Buy = last.Buy with { Shed = [], Extras = [] },
         };
@@ -119,7 +119,7 @@ public static class StartingJob
     // A bag or two are mixed in a tub or a pail; a drum is for more.
     private static MixerDocument MixerFor(StartKind kind, bool us) => kind switch
     {
-        StartKind.Slab or StartKind.Drive or StartKind.TwoCourse or StartKind.Curb => new DrumDocument { Size = us ? "5 ft3" : "140 L" },
-        _ => new TubDocument { Size = us ? "16 gal" : "60 L" },
+        StartKind.Slab or StartKind.Drive or StartKind.TwoCourse or StartKind.Curb => new MixerDocument { Kind = MixerKind.Drum, Size = us ? "5 ft3" : "140 L" },
+        _ => new MixerDocument { Kind = MixerKind.Tub, Size = us ? "16 gal" : "60 L" },
     };
 }

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using NodaTime;
 using NodaTime.Text;
+using SetFirm.Core.Batching;
 using SetFirm.Core.Curing;
 using SetFirm.Core.Events;
 using SetFirm.Core.Finishing;
@@ -251,7 +252,7 @@ internal static class DemoYard
 
     /// <summary>The two of them, at their own drum: what was learnt goes by these names.</summary>
     private static MixingDocument Drum(string run, double waterC = 12) =>
-        new() { Mixer = new DrumDocument { Size = "140 L", Called = "Our drum" }, Crew = "Ines and Odd", Hands = 2, BarrowRun = run, WaterC = waterC };
+        new() { Mixer = new MixerDocument { Kind = MixerKind.Drum, Size = "140 L", Called = "Our drum" }, Crew = "Ines and Odd", Hands = 2, BarrowRun = run, WaterC = waterC };
 
     private static JobDocument HerbBorder(LocalDate day) =>
         Start("Herb border", day, "09:30") with
@@ -269,7 +270,7 @@ internal static class DemoYard
                     Finish = Finish.Mag,
                 },
             ],
-            Mixing = new MixingDocument { Mixer = new BarrowDocument { Size = "30 L" }, Hands = 2, BarrowRun = "5 m", WaterC = 12 },
+            Mixing = new MixingDocument { Mixer = new MixerDocument { Kind = MixerKind.Barrow, Size = "30 L" }, Hands = 2, BarrowRun = "5 m", WaterC = 12 },
         };
 
     private static JobDocument ShedPad(LocalDate day) => StartingJob.Of("Bike-shed pad", UnitSystem.Us, TimeZone, day) with
@@ -318,7 +319,7 @@ internal static class DemoYard
             },
         ],
         Mix = new BaggedMixDocument { Id = "mix-1", Exposure = Exposure.NoFreezing, Containers = StartingJob.Containers(UnitSystem.Metric), Additives = new AdditivesDocument(), Bag = "countertop-60lb", WaterPerBag = "" },
-        Mixing = new MixingDocument { Mixer = new TubDocument { Size = "40 L" }, Hands = 2, BarrowRun = "8 m", WaterC = 14 },
+        Mixing = new MixingDocument { Mixer = new MixerDocument { Kind = MixerKind.Tub, Size = "40 L" }, Hands = 2, BarrowRun = "8 m", WaterC = 14 },
         Site = SiteDocument.AsForecast with { Shelter = Shelter.Roof },
         Cure = CureDocument.By(CuringMethod.Plastic) with { Coats = [Coat("counterSealer", "Two-part counter sealer")] },
     };
@@ -381,7 +382,7 @@ internal static class DemoYard
                 Finish = Finish.Mag,
             },
         ],
-        Mixing = new MixingDocument { Mixer = new TubDocument { Size = "40 L" }, Hands = 1, BarrowRun = "3 m", WaterC = 14 },
+        Mixing = new MixingDocument { Mixer = new MixerDocument { Kind = MixerKind.Tub, Size = "40 L" }, Hands = 1, BarrowRun = "3 m", WaterC = 14 },
     };
 
     /// <summary>A skim over the old floor of the lean-to, as deep as the straight-edge showed.</summary>
@@ -403,7 +404,7 @@ internal static class DemoYard
         ],
         Mix = new BaggedMixDocument { Id = "mix-1", Exposure = Exposure.NoFreezing, Containers = StartingJob.Containers(UnitSystem.Metric), Additives = new AdditivesDocument(), Bag = "topping-60lb", WaterPerBag = "" },
         Site = SiteDocument.AsForecast with { Shelter = Shelter.Roof },
-        Mixing = new MixingDocument { Mixer = new TubDocument { Size = "40 L" }, Hands = 2, BarrowRun = "10 m", WaterC = 14 },
+        Mixing = new MixingDocument { Mixer = new MixerDocument { Kind = MixerKind.Tub, Size = "40 L" }, Hands = 2, BarrowRun = "10 m", WaterC = 14 },
     };
 
     private static CoatDocument Coat(string id, string name) => CoatCatalogue.All.Single(c => c.Name == id) with { Name = name };

@@ -92,7 +92,7 @@ public sealed class BatchesTests
     public void Every_mixer_has_a_loading_order_with_the_last_water_by_eye()
     {
         var size = Volume.FromLitres(60);
-        foreach (var mixer in new Mixer[] { new Mixer.Drum(size), new Mixer.Forced(size), new Mixer.DrillBucket(size), new Mixer.Tub(size), new Mixer.Barrow(size) })
+        foreach (var mixer in new Mixer[] { new DrumMixer(size), new PanMixer(size), new DrillMixer(size), new HandMixer(size) })
         {
             var (bags, parts) = (LoadingOrder.For(mixer, Nothing with { Bagged = true }), LoadingOrder.For(mixer, Nothing with { Stone = true }));
             bags.ShouldContain(m => m.Step == LoadingStep.RestOfWaterByEye);
@@ -107,7 +107,7 @@ public sealed class BatchesTests
     [InlineData(25, 18.75)]
     public void A_bucket_takes_three_quarters_of_itself(double bucketL, double capacityL)
     {
-        var bucket = new Mixer.DrillBucket(Volume.FromLitres(bucketL));
+        var bucket = new DrillMixer(Volume.FromLitres(bucketL));
         bucket.Capacity.Litres.ShouldBe(capacityL, 1e-9);
         var rapid = new BatchUnit(Volume.FromLitres(7.1), Volume.FromLitres(8.5), PerWhole: 2, Mass.FromKilograms(12.5), Mass.FromKilograms(14.3)) { Bag = Mass.FromKilograms(25) };
         At(bucket, 1).Fewest(Volume.FromLitres(14.2 * 6), rapid).ShouldBeOfType<Batched.Fits>().Plan.Units.ShouldBe(Enumerable.Repeat(2, 6));
@@ -116,7 +116,7 @@ public sealed class BatchesTests
     [Fact]
     public void A_drum_takes_five_bags_of_25_kg_not_seven_unless_its_plate_says_so()
     {
-        var drum = At(new Mixer.Drum(Volume.FromLitres(140)), 2);
+        var drum = At(new DrumMixer(Volume.FromLitres(140)), 2);
         var bag = new BatchUnit(Volume.FromLitres(5.85), Volume.FromLitres(7.8), PerWhole: 2, Mass.FromKilograms(12.5), Mass.FromKilograms(13.63)) { Bag = Mass.FromKilograms(25) };
         Most(drum).ShouldBe(10);
         Most(drum with { Plate = Mass.FromKilograms(400) }).ShouldBe(15); // then by its volume
@@ -133,7 +133,7 @@ public sealed class BatchesTests
     public void By_hand_a_batch_is_two_bags_or_60_kg_and_four_or_110_where_it_is_asked_for(double bagKg, double? plateKg, int halves)
     {
         var bag = new BatchUnit(Volume.FromLitres(bagKg * 0.235), Volume.FromLitres(bagKg * 0.3125), PerWhole: 2, Mass.FromKilograms(bagKg / 2), Mass.FromKilograms(bagKg * 0.545)) { Bag = Mass.FromKilograms(bagKg) };
-        foreach (var mixer in new Mixer[] { new Mixer.Tub(Volume.FromLitres(300)), new Mixer.Barrow(Volume.FromLitres(300)) })
+        foreach (var mixer in new[] { new HandMixer(Volume.FromLitres(300)) })
         {
             var place = At(mixer, 1) with { Plate = plateKg is { } kg ? Mass.FromKilograms(kg) : null };
             place.Fewest(bag.Yield * (halves * 20), bag).ShouldBeOfType<Batched.Fits>().Plan.Units.Max().ShouldBe(halves);

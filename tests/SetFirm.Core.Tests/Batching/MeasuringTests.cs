@@ -56,7 +56,7 @@ public sealed class MeasuringTests
         {
             var containers = new Containers(Of(ContainerKind.Bucket, bucket), Of(ContainerKind.Bucket, bucket), Of(ContainerKind.Bucket, bucket), Of(ContainerKind.Bucket, bucket));
             var unit = PartsRecipe.Of(new Parts(1, sand, sand + 1), 20, Consistency.Plastic, Moisture.Damp, containers, []).Unit;
-            var place = new MixingPlace(new Mixer.Drum(Volume.FromLitres(drum)), new Crew(2), Length.FromMetres(10), null);
+            var place = new MixingPlace(new DrumMixer(Volume.FromLitres(drum)), new Crew(2), Length.FromMetres(10), null);
             if (place.Fewest(Volume.FromLitres(litres), unit) is not Batched.Fits { Plan: var plan })
             {
                 return true;

@@ -22,26 +22,26 @@ public sealed class PaceTests
     [InlineData(10)]
     [InlineData(30)]
     public void Two_hundred_and_forty_bags_in_a_170_L_drum_take_two_people_about_nine_hours(double runM) =>
-        (Minutes(240, Bag27, new Mixer.Drum(Volume.FromLitres(170)), 2, runM, Laying.Slab) / 60).ShouldBe(9, 0.75);
+        (Minutes(240, Bag27, new DrumMixer(Volume.FromLitres(170)), 2, runM, Laying.Slab) / 60).ShouldBe(9, 0.75);
 
     [Theory]
     [InlineData(10)]
     [InlineData(30)]
     public void A_hundred_and_twenty_such_take_one_person_six_to_seven_hours(double runM) =>
-        (Minutes(120, Bag27, new Mixer.Drum(Volume.FromLitres(170)), 1, runM, Laying.Slab) / 60).ShouldBeInRange(6, 7);
+        (Minutes(120, Bag27, new DrumMixer(Volume.FromLitres(170)), 1, runM, Laying.Slab) / 60).ShouldBeInRange(6, 7);
 
     [Theory]
     [InlineData(5)]
     [InlineData(30)]
     public void Twenty_three_bags_of_36_kg_take_two_people_and_a_small_mixer_sixty_to_eighty_minutes(double runM) =>
-        Minutes(23, Bag36, new Mixer.Drum(Volume.FromLitres(120)), 2, runM, Laying.Slab).ShouldBeInRange(60, 80);
+        Minutes(23, Bag36, new DrumMixer(Volume.FromLitres(120)), 2, runM, Laying.Slab).ShouldBeInRange(60, 80);
 
     [Theory]
     [InlineData(5)]
     [InlineData(30)]
     public void Three_batches_of_38_L_by_shovel_take_one_person_forty_to_sixty_minutes_into_a_curb(double runM)
     {
-        var load = new LoadPlan(Place(new Mixer.Drum(Volume.FromLitres(140)), 1, runM), new BatchPlan([4, 4, 4], Loose), Curb);
+        var load = new LoadPlan(Place(new DrumMixer(Volume.FromLitres(140)), 1, runM), new BatchPlan([4, 4, 4], Loose), Curb);
         PourSchedule.Of(load, default).Mixing.TotalMinutes.ShouldBeInRange(40, 60);
     }
 
@@ -49,7 +49,7 @@ public sealed class PaceTests
     [InlineData(3)]
     [InlineData(15)]
     public void Six_rapid_bags_one_by_one_in_a_pail_take_one_person_45_to_55_minutes(double runM) =>
-        Minutes(6, Bag(27.2, 14.2, 3.75), new Mixer.DrillBucket(Volume.FromLitres(19)), 1, runM, Counter).ShouldBeInRange(45, 55);
+        Minutes(6, Bag(27.2, 14.2, 3.75), new DrillMixer(Volume.FromLitres(19)), 1, runM, Counter).ShouldBeInRange(45, 55);
 
     /// <summary>A hundred and twenty bags of 25 kg are three tonnes: no two people lay them in an hour.</summary>
     [Fact]
@@ -87,7 +87,7 @@ public sealed class PaceTests
     [Fact]
     public void A_round_is_the_greatest_of_what_bounds_it()
     {
-        var two = new Pace(Place(new Mixer.Drum(Volume.FromLitres(140)), 2, 10), Bag27, Laying.Slab);
+        var two = new Pace(Place(new DrumMixer(Volume.FromLitres(140)), 2, 10), Bag27, Laying.Slab);
         var batch = two.Of(8); // four bags: 4 of charging, 3 of turning, 0.7 of emptying
         (batch.Charge, batch.Mix, batch.Empty).ShouldBe((4, 3, 0.7));
         batch.Barrow.ShouldBe(0.5 + (20 / 50.0), 1e-9);
@@ -99,11 +99,11 @@ public sealed class PaceTests
         bound.ShouldBe(PaceBound.Hands);
         minutes.ShouldBe(4 + 0.7 + 0.9 + 2.54 + 0.762, 1e-9);
         // A tub: only one hoes.
-        var tub = new Pace(Place(new Mixer.Tub(Volume.FromLitres(60)), 3, 10), Bag27, Laying.Slab);
+        var tub = new Pace(Place(new HandMixer(Volume.FromLitres(60)), 3, 10), Bag27, Laying.Slab);
         tub.Of(4).Mix.ShouldBe(4 + (3.5 * 27.4 / 27), 1e-2);
         tub.Round(tub.Of(4), 3).Bound.ShouldBe(PaceBound.Mixing);
         // A drill rests half of the time.
-        var pail = new Pace(Place(new Mixer.DrillBucket(Volume.FromLitres(19)), 2, 5), Bag27, Laying.Slab);
+        var pail = new Pace(Place(new DrillMixer(Volume.FromLitres(19)), 2, 5), Bag27, Laying.Slab);
         pail.Round(pail.Of(2), 2).ShouldBe((5, PaceBound.DrillRests));
     }
 
@@ -124,11 +124,11 @@ public sealed class PaceTests
     public void A_barrow_is_heaped_by_a_tenth_and_what_is_mixed_by_hand_goes_in_its_own_vessel()
     {
         double Barrow(Mixer mixer, double litres) => new Pace(Place(mixer, 2, 10), new BatchUnit(Volume.FromLitres(litres), Volume.FromLitres(litres), 1, Mass.FromKilograms(litres * 2), Mass.FromKilograms(litres * 2.2)), Laying.Slab).Of(1).Barrow;
-        var drum = new Mixer.Drum(Volume.FromLitres(400));
+        var drum = new DrumMixer(Volume.FromLitres(400));
         Barrow(drum, 30).ShouldBe(0.9, 1e-9);
         Barrow(drum, 66).ShouldBe(0.9, 1e-9);
         Barrow(drum, 90).ShouldBe(0.9 * 1.5, 1e-9);
-        Barrow(new Mixer.Tub(Volume.FromLitres(200)), 90).ShouldBe(0.9, 1e-9);
+        Barrow(new HandMixer(Volume.FromLitres(200)), 90).ShouldBe(0.9, 1e-9);
     }
 
     [Fact]
@@ -148,8 +148,8 @@ public sealed class PaceTests
         from kind in Gen.Int[0, 4]
         let kg = new[] { 20, 25, 27.2, 30, 36.3 }[kind]
         from mixer in Gen.OneOf<Mixer>(
-            Gen.Double[70, 300].Select(l => (Mixer)new Mixer.Drum(Volume.FromLitres(l))), Gen.Double[40, 120].Select(l => (Mixer)new Mixer.Forced(Volume.FromLitres(l))),
-            Gen.Double[24, 40].Select(l => (Mixer)new Mixer.DrillBucket(Volume.FromLitres(l))), Gen.Double[20, 90].Select(l => (Mixer)new Mixer.Tub(Volume.FromLitres(l))))
+            Gen.Double[70, 300].Select(l => (Mixer)new DrumMixer(Volume.FromLitres(l))), Gen.Double[40, 120].Select(l => (Mixer)new PanMixer(Volume.FromLitres(l))),
+            Gen.Double[24, 40].Select(l => (Mixer)new DrillMixer(Volume.FromLitres(l))), Gen.Double[20, 90].Select(l => (Mixer)new HandMixer(Volume.FromLitres(l))))
         from hands in Gen.Int[1, 5]
         from run in Gen.Double[0, 60]
         from narrow in Gen.Double[0, 1]

@@ -1,4 +1,5 @@
 using NodaTime;
+using SetFirm.Core.Batching;
 using SetFirm.Core.Curing;
 using SetFirm.Core.Events;
 using SetFirm.Core.Findings;
@@ -168,7 +169,7 @@ public sealed class ConflictTests
         // In one go, as somebody insists: left to itself it would be shared out among days.
         return job with
         {
-            Mixing = job.Mixing with { Hands = hands, Mixer = new DrumDocument { Size = drum } },
+            Mixing = job.Mixing with { Hands = hands, Mixer = new MixerDocument { Kind = MixerKind.Drum, Size = drum } },
             Pours = [new PourDocument { Id = "all", Date = job.Day.Date, Parts = [new PartDocument { Element = "slab" }] }],
         };
     }

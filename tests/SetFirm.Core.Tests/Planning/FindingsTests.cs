@@ -160,13 +160,13 @@ public sealed class FindingsTests
     public void Many_bags_by_hand_want_a_drum_and_one_too_small_is_refused()
     {
         var job = Samples.Terrace();
-        var tub = job with { Mixing = job.Mixing with { Mixer = new TubDocument { Size = "60 L" } } };
+        var tub = job with { Mixing = job.Mixing with { Mixer = new MixerDocument { Kind = MixerKind.Tub, Size = "60 L" } } };
         var wants = Single<Notice.WantsMixer>(Plans.Of(tub, Mild));
         var drum = JobText.Set(JobText.Set(JobText.Node(tub), "/mixing/mixer/kind", "drum"), "/mixing/mixer/size", "140 L");
-        JobText.Read(drum).Mixing.Mixer.ShouldBeOfType<DrumDocument>();
+        JobText.Read(drum).Mixing.Mixer.Kind.ShouldBe(MixerKind.Drum);
         Plans.Of(RemedyText.Taken(tub, wants.Remedies[0]), Mild).Findings.ShouldNotContain(f => f.Says is Notice.WantsMixer);
 
-        var small = Plans.Of(job with { Mixing = job.Mixing with { Mixer = new TubDocument { Size = "5 L" } } }, Mild);
+        var small = Plans.Of(job with { Mixing = job.Mixing with { Mixer = new MixerDocument { Kind = MixerKind.Tub, Size = "5 L" } } }, Mild);
         Single<Notice.MixerTooSmall>(small).Says<Notice.MixerTooSmall>().UnitL.ShouldBe(5.85, 1e-9);
         small.Mix.ShouldNotBeNull(); // the bags to buy are still told
     }
@@ -177,7 +177,7 @@ public sealed class FindingsTests
         var job = Samples.Terrace();
         JobDocument In(MixerDocument mixer, int hands, string bag = "general-25kg") =>
             Bagged(bag, "") with { Mixing = job.Mixing with { Mixer = mixer, Hands = hands } };
-        var small = In(new TubDocument { Size = "5 L" }, 2);
+        var small = In(new MixerDocument { Kind = MixerKind.Tub, Size = "5 L" }, 2);
         var mended = RemedyText.Taken(small, Single<Notice.MixerTooSmall>(Plans.Of(small, Mild)).Remedies[0]);
         Plans.Of(mended, Mild).Load.ShouldNotBeNull();
 
@@ -185,7 +185,7 @@ public sealed class FindingsTests
         var heavy = job with
         {
             Mix = Samples.OneTwoThree() with { Containers = Samples.Buckets("80 L") },
-            Mixing = job.Mixing with { Mixer = new TubDocument { Size = "200 L" }, Hands = 1 },
+            Mixing = job.Mixing with { Mixer = new MixerDocument { Kind = MixerKind.Tub, Size = "200 L" }, Hands = 1 },
         };
         var told = Single<Notice.BatchTooHeavy>(Plans.Of(heavy, Mild));
         told.Says<Notice.BatchTooHeavy>().UnitKg.ShouldBeGreaterThan(60);
@@ -193,7 +193,7 @@ public sealed class FindingsTests
         Plans.Of(RemedyText.Taken(heavy, told.Remedies[0]), Mild).Load.ShouldNotBeNull();
 
         // A bag of 25 kg in a pail: one batch, and a word about lifting, never a block.
-        var bucket = Plans.Of(In(new DrillBucketDocument { Size = "20 L" }, 1), Mild);
+        var bucket = Plans.Of(In(new MixerDocument { Kind = MixerKind.DrillBucket, Size = "20 L" }, 1), Mild);
         bucket.Load.ShouldNotBeNull().Recipes[0].Size.ShouldBe(1);
         Single<Notice.HeavyBatch>(bucket).Severity.ShouldBe(Severity.Caution);
         Single<Notice.HeavyBatch>(bucket).Says<Notice.HeavyBatch>().BatchKg.ShouldBe(27.25, 0.1);
@@ -231,7 +231,7 @@ public sealed class FindingsTests
     public void A_pan_is_loaded_in_its_own_order_and_keeps_its_pace()
     {
         var job = Samples.Terrace();
-        var pan = Plans.Of(job with { Mixing = job.Mixing with { Mixer = new ForcedDocument { Size = "60 L" }, Hands = 1 } }, Mild).Load.ShouldNotBeNull();
+        var pan = Plans.Of(job with { Mixing = job.Mixing with { Mixer = new MixerDocument { Kind = MixerKind.Forced, Size = "60 L" }, Hands = 1 } }, Mild).Load.ShouldNotBeNull();
         pan.CapacityL.ShouldBe(60, 1e-9);
         pan.Round.Lanes.Select(l => l.Hand).ShouldBe([0, 1]);
         pan.LoadingOrder.ShouldContain(new LoadingMove(LoadingStep.MixOn, 180));
@@ -240,7 +240,7 @@ public sealed class FindingsTests
     [Fact]
     public void A_cold_joint_names_its_age_and_its_limit_and_every_way_out_brings_the_age_or_the_limit_it_names()
     {
-        var job = Bagged("fast-80lb", "") with { Mixing = new MixingDocument { Mixer = new TubDocument { Size = "70 L" }, Hands = 1, BarrowRun = "10 m", WaterC = 12 } };
+        var job = Bagged("fast-80lb", "") with { Mixing = new MixingDocument { Mixer = new MixerDocument { Kind = MixerKind.Tub, Size = "70 L" }, Hands = 1, BarrowRun = "10 m", WaterC = 12 } };
         var joint = Single<Notice.ColdJoint>(Plans.Of(job, Samples.Steady(26)));
         joint.Says<Notice.ColdJoint>().AgeMin.ShouldBeGreaterThan(joint.Says<Notice.ColdJoint>().LimitMin);
         joint.Remedies.Select(r => r.Does.GetType()).ShouldBe([typeof(Mend.Retard), typeof(Mend.AddHand), typeof(Mend.AddMixer)], ignoreOrder: true);

@@ -1,4 +1,5 @@
 using NodaTime;
+using SetFirm.Core.Batching;
 using SetFirm.Core.Events;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Finishing;
@@ -81,7 +82,7 @@ public sealed class FirstPlanTests
 
         // A few bags are mixed by hand; a drum is for more.
         var dryKg = plan.Load!.MeasureOut.Where(m => m.What != Core.Mixes.MeasuredThing.Water).Sum(m => m.Kg);
-        (job.Mixing.Mixer is DrumDocument || dryKg < 300).ShouldBeTrue($"{dryKg}");
+        (job.Mixing.Mixer.Kind == MixerKind.Drum || dryKg < 300).ShouldBeTrue($"{dryKg}");
         plan.Load.MixingMin.ShouldBeInRange(3, 240);
     }
 
@@ -109,7 +110,7 @@ public sealed class FirstPlanTests
         cautions.OfType<Notice.CausticCement>().ShouldHaveSingleItem();
         cautions.OfType<Notice.DustWhenTipping>().ShouldHaveSingleItem();
         cautions.OfType<Notice.MarkServices>().Any().ShouldBe(plan.Build!.Elements[0].Dig is not null);
-        cautions.OfType<Notice.MixerGuard>().Any().ShouldBe(Start(kind, units).Mixing.Mixer is DrumDocument or ForcedDocument or DrillBucketDocument);
+        cautions.OfType<Notice.MixerGuard>().Any().ShouldBe(Start(kind, units).Mixing.Mixer.Kind is MixerKind.Drum or MixerKind.Forced or MixerKind.DrillBucket);
         cautions.OfType<Notice.StructuralWork>().Any().ShouldBe(kind is StartKind.Drive or StartKind.Footing or StartKind.Treads);
         cautions.OfType<Notice.SilicaWhenGround>().Any().ShouldBe(kind is StartKind.Counter or StartKind.CounterFaceDown);
         cautions.OfType<Notice.HeatOnPeople>().ShouldBeEmpty();

@@ -58,11 +58,11 @@ public sealed class PourLoadTests
     {
         var job = Kinds.Job(Kinds.Slab(Kinds.Rectangle("9 m", "2 m")) with { Id = "slab" });
         PourDocument Said(string id, int panel, string date) => new() { Id = id, Date = date, Parts = [new PartDocument { Element = "slab", Panels = [panel] }] };
-        var tub = job.Mixing with { Mixer = new TubDocument { Size = "40 L" } };
+        var tub = job.Mixing with { Mixer = new MixerDocument { Kind = MixerKind.Tub, Size = "40 L" } };
         job = job with { Pours = [Said("a", 1, "2027-05-04") with { Hands = 4 }, Said("b", 2, "2027-05-06") with { Mixing = tub, Start = "10:15" }, Said("c", 3, "2027-05-08")] };
         var pours = Planner.Plan(job, Mild).Pours;
         pours.Select(p => p.Load!.Crew.Hands).ShouldBe([4, job.Mixing.Hands, job.Mixing.Hands]);
-        pours.Select(p => p.Load!.Place.Mixer).Select(m => m is Mixer.Tub).ShouldBe([false, true, false]);
+        pours.Select(p => p.Load!.Place.Mixer).Select(m => m is HandMixer).ShouldBe([false, true, false]);
         pours.Select(p => p.Start).ShouldBe([new LocalTime(8, 30), new LocalTime(10, 15), new LocalTime(8, 30)]);
         pours.Select(p => p.Task!.Date).ShouldBe([new LocalDate(2027, 5, 4), new LocalDate(2027, 5, 6), new LocalDate(2027, 5, 8)]);
         // A tub is slower than a drum: the same panel takes longer by it.

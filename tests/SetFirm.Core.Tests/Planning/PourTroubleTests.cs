@@ -1,3 +1,4 @@
+using SetFirm.Core.Batching;
 using SetFirm.Core.Curing;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Finishing;
@@ -199,7 +200,7 @@ public sealed class PourTroubleTests
         var deep = Kinds.Job(Kinds.Slab(Kinds.Rectangle("2 m", "2 m"), "350 mm"));
         Plans.Of(deep with { Mix = With(new AdditivesDocument { Plasticiser = 1 }) }, Mild).Findings.ShouldContain(f => f.Says is Notice.PlasticisedSegregates);
         var coarse = Samples.OneTwoThree() with { Containers = Samples.Buckets("4 L") with { Sand = new ContainerDocument { Kind = ContainerKind.Barrow, Size = "90 L" } } };
-        Plans.Of(job with { Mix = coarse, Mixing = job.Mixing with { Mixer = new DrillBucketDocument { Size = "25 L" } } }, Mild).Findings.ShouldContain(f => f.Says is Notice.CoarselyMeasured);
+        Plans.Of(job with { Mix = coarse, Mixing = job.Mixing with { Mixer = new MixerDocument { Kind = MixerKind.DrillBucket, Size = "25 L" } } }, Mild).Findings.ShouldContain(f => f.Says is Notice.CoarselyMeasured);
         var winter = Samples.OneTwoThree() with { Exposure = Exposure.FreezesSeldomWet };
         var airless = Plans.Of(job with { Mix = winter }, Mild).Findings.Single(f => f.Says is Notice.ExposureAir);
         airless.Remedies.ShouldContain(r => r.Does is Mend.StirInAir);

@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using CsCheck;
+using SetFirm.Core.Batching;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Job;
 using SetFirm.Core.Planning;
@@ -22,7 +23,7 @@ public sealed class RemedyTests
         Kinds.Job(Kinds.Slab(Kinds.Rectangle("4 m", "3 m"), "150 mm") with { Use = SlabUse.Drive, Steel = new SteelDocument { School = Core.Steel.SteelSchool.BarGrid } }),
         Kinds.Job(Kinds.Stones() with { Outline = Kinds.Rectangle("1.5 m", "0.35 m"), Thickness = "110 mm", Use = PieceUse.Tread, Steel = new SteelDocument { School = Core.Steel.SteelSchool.None } }),
         Samples.Terrace() with { Mixing = Samples.Terrace().Mixing with { Hands = 1, BarrowRun = "60 m" } },
-        Samples.Terrace() with { Mixing = Samples.Terrace().Mixing with { Mixer = new TubDocument { Size = "90 L" } } },
+        Samples.Terrace() with { Mixing = Samples.Terrace().Mixing with { Mixer = new MixerDocument { Kind = MixerKind.Tub, Size = "90 L" } } },
         Samples.Terrace() with { Mix = Samples.Ready(), Mixing = Samples.Terrace().Mixing with { Hands = 3 } },
         Samples.Terrace() with { Mix = Samples.Ready(), Day = DayDocument.At("2027-05-09", "18:00") },
         Kinds.Job(Kinds.All().OfType<RibbonDocument>().First() with { Forms = new FormsDocument { PlyMm = 12 } }),

@@ -225,10 +225,10 @@ public sealed class SupplyTests
     public void A_plate_on_the_mixer_limits_the_batch()
     {
         var job = Samples.Terrace();
-        var plated = Plans.Of(job with { Mixing = job.Mixing with { Mixer = new DrumDocument { Size = "140 L", MostMass = "100 kg" } } }, Mild).Load!;
+        var plated = Plans.Of(job with { Mixing = job.Mixing with { Mixer = new MixerDocument { Kind = MixerKind.Drum, Size = "140 L", MostMass = "100 kg" } } }, Mild).Load!;
         plated.Recipes.ShouldAllBe(r => r.Kg <= 100 + 1e-9);
         plated.Batches.Count.ShouldBeGreaterThan(Plans.Of(job, Mild).Load!.Batches.Count);
-        Plans.Of(job with { Mixing = job.Mixing with { Mixer = new DrumDocument { Size = "140 L", MostMass = "light" } } }, Mild)
+        Plans.Of(job with { Mixing = job.Mixing with { Mixer = new MixerDocument { Kind = MixerKind.Drum, Size = "140 L", MostMass = "light" } } }, Mild)
             .Findings.ShouldContain(f => f.Where.Path == "/mixing/mixer/mostMass" && f.Severity == Severity.Error);
     }
 
@@ -412,7 +412,7 @@ public sealed class SupplyTests
     public void A_plate_too_small_for_the_least_batch_is_told_as_the_plate_and_rules_the_way_out_of_every_other_mix()
     {
         var job = Samples.Terrace();
-        var tight = job with { Mixing = job.Mixing with { Mixer = new DrumDocument { Size = "140 L", MostMass = "10 kg" } } };
+        var tight = job with { Mixing = job.Mixing with { Mixer = new MixerDocument { Kind = MixerKind.Drum, Size = "140 L", MostMass = "10 kg" } } };
         var report = Plans.Of(tight, Mild);
         var told = report.Findings.Single(f => f.Says is Notice.BatchTooHeavy);
         told.Says<Notice.BatchTooHeavy>().ByPlate.ShouldBeTrue();
@@ -440,7 +440,7 @@ public sealed class SupplyTests
         job = job with
         {
             Mix = ((BaggedMixDocument)job.Mix) with { Bag = "fast-80lb" },
-            Mixing = job.Mixing with { Mixer = new TubDocument { Size = "70 L" }, Hands = 1 },
+            Mixing = job.Mixing with { Mixer = new MixerDocument { Kind = MixerKind.Tub, Size = "70 L" }, Hands = 1 },
             Day = job.Day with { Start = "14:00" },
         };
         var joint = Plans.Of(job, weather).Findings.Single(f => f.Says is Notice.ColdJoint);

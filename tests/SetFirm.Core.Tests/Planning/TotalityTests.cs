@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using CsCheck;
+using SetFirm.Core.Batching;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Job;
 using SetFirm.Core.Planning;
@@ -23,7 +24,7 @@ public sealed class TotalityTests
         Samples.Terrace() with { Mix = Samples.OneTwoThree() },
         Samples.Terrace() with { Mix = Samples.Ready() },
         Kinds.Job(Kinds.All()),
-        Samples.Terrace() with { Mixing = new MixingDocument { Mixer = new BarrowDocument { Size = "60 L" }, Hands = 1, BarrowRun = "0", WaterC = 40 } },
+        Samples.Terrace() with { Mixing = new MixingDocument { Mixer = new MixerDocument { Kind = MixerKind.Barrow, Size = "60 L" }, Hands = 1, BarrowRun = "0", WaterC = 40 } },
     ];
 
     private static readonly string Schema = JobFile.Schema().ToJsonString();

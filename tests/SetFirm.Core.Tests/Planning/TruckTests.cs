@@ -33,12 +33,12 @@ public sealed class TruckTests
     [InlineData(6, 3.0)]
     public void So_many_get_so_much_off_in_the_time_that_is_paid_for(int hands, double m3)
     {
-        var place = new MixingPlace(new Mixer.Drum(Volume.FromLitres(140)), new Crew(hands), Length.FromMetres(10), null).For(Recipe());
+        var place = new MixingPlace(new DrumMixer(Volume.FromLitres(140)), new Crew(hands), Length.FromMetres(10), null).For(Recipe());
         var plan = place.Fewest(Volume.FromCubicMetres(m3), Recipe().Unit).ShouldBeOfType<Batched.Fits>().Plan;
         var schedule = PourSchedule.Of(new LoadPlan(place, plan, Laying.Slab) { Age = Recipe().Age }, default);
         schedule.OnSite(Recipe().Age).ShouldHaveSingleItem().TotalMinutes.ShouldBeInRange(38, 55);
         // Off the chute nobody wheels.
-        var chute = new LoadPlan(place with { Mixer = new Mixer.Truck(Recipe().Unit.Yield, Chute: true) }, plan, Laying.Slab) { Age = Recipe().Age };
+        var chute = new LoadPlan(place with { Mixer = new TruckLoad(Recipe().Unit.Yield, Chute: true) }, plan, Laying.Slab) { Age = Recipe().Age };
         PourSchedule.Of(chute, default).OnSite(Recipe().Age).Single().ShouldBeLessThan(schedule.OnSite(Recipe().Age).Single());
     }
 

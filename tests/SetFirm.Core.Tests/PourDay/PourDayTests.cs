@@ -16,7 +16,7 @@ public sealed class PourDayTests
             var total = elementLitres.Sum();
             var batches = (int)Math.Ceiling(total / (unitsEach * 6.0));
             var plan = Plan([.. Enumerable.Repeat(unitsEach, batches)]);
-            var schedule = PourSchedule.Of(new LoadPlan(new MixingPlace(new Mixer.Drum(Volume.FromLitres(140)), new Crew(1), Length.FromMetres(12), null), plan, Laying.Slab), Samples.Morning);
+            var schedule = PourSchedule.Of(new LoadPlan(new MixingPlace(new DrumMixer(Volume.FromLitres(140)), new Crew(1), Length.FromMetres(12), null), plan, Laying.Slab), Samples.Morning);
             var initial = Duration.FromHours(initialH);
             var zones = Zones.Cut(plan, schedule, elementLitres, initial);
             var spread = initial * Zones.SpreadOfInitialSet;

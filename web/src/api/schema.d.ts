@@ -2794,7 +2794,7 @@ export interface components {
             remedies: components["schemas"]["Remedy"][];
         };
         /**
-         * @description A finish is a chain of passes.
+         * @description A finish is a chain of passes: a name here and a row in Finishes.
          * @enum {unknown}
          */
         Finish: "mag" | "broom" | "steel" | "steelOnce" | "rubbed" | "exposed" | "pebbles" | "groundLater" | "asCast";
@@ -4909,11 +4909,9 @@ export interface components {
             /** @description How to get it, the proposed one first. */
             ways: components["schemas"]["WayReport"][];
         };
-        /** @description What it is mixed in. A closed set of kinds, each of which knows its mixer. */
-        MixerDocument: components["schemas"]["MixerDocumentDrumDocument"] | components["schemas"]["MixerDocumentForcedDocument"] | components["schemas"]["MixerDocumentDrillBucketDocument"] | components["schemas"]["MixerDocumentTubDocument"] | components["schemas"]["MixerDocumentBarrowDocument"];
-        MixerDocumentBarrowDocument: {
-            /** @enum {string} */
-            kind: "barrow";
+        /** @description What it is mixed in. */
+        MixerDocument: {
+            kind: components["schemas"]["MixerKind"];
             /** @description A volume: of the whole drum or bucket, or what the others can mix at once. */
             size: string;
             /** @description A mass: what its motor or its stand takes at once, as the plate says; empty where nothing is said. */
@@ -4921,46 +4919,11 @@ export interface components {
             /** @description What the yard calls it; null where it has no name. What was learnt at it goes by it. */
             called?: null | string;
         };
-        MixerDocumentDrillBucketDocument: {
-            /** @enum {string} */
-            kind: "drillBucket";
-            /** @description A volume: of the whole drum or bucket, or what the others can mix at once. */
-            size: string;
-            /** @description A mass: what its motor or its stand takes at once, as the plate says; empty where nothing is said. */
-            mostMass?: string;
-            /** @description What the yard calls it; null where it has no name. What was learnt at it goes by it. */
-            called?: null | string;
-        };
-        MixerDocumentDrumDocument: {
-            /** @enum {string} */
-            kind: "drum";
-            /** @description A volume: of the whole drum or bucket, or what the others can mix at once. */
-            size: string;
-            /** @description A mass: what its motor or its stand takes at once, as the plate says; empty where nothing is said. */
-            mostMass?: string;
-            /** @description What the yard calls it; null where it has no name. What was learnt at it goes by it. */
-            called?: null | string;
-        };
-        MixerDocumentForcedDocument: {
-            /** @enum {string} */
-            kind: "forced";
-            /** @description A volume: of the whole drum or bucket, or what the others can mix at once. */
-            size: string;
-            /** @description A mass: what its motor or its stand takes at once, as the plate says; empty where nothing is said. */
-            mostMass?: string;
-            /** @description What the yard calls it; null where it has no name. What was learnt at it goes by it. */
-            called?: null | string;
-        };
-        MixerDocumentTubDocument: {
-            /** @enum {string} */
-            kind: "tub";
-            /** @description A volume: of the whole drum or bucket, or what the others can mix at once. */
-            size: string;
-            /** @description A mass: what its motor or its stand takes at once, as the plate says; empty where nothing is said. */
-            mostMass?: string;
-            /** @description What the yard calls it; null where it has no name. What was learnt at it goes by it. */
-            called?: null | string;
-        };
+        /**
+         * @description What can be had to mix in, as the job file names it.
+         * @enum {unknown}
+         */
+        MixerKind: "drum" | "forced" | "drillBucket" | "tub" | "barrow";
         /** @description What it is mixed in, by whom. */
         MixingDocument: {
             mixer: components["schemas"]["MixerDocument"];

@@ -105,6 +105,11 @@ builder.Services.AddSingleton<LearntShelf>();
 builder.Services.AddLive();
 builder.Services.AddSingleton<YardLines>();
 builder.Services.AddHostedService(s => s.GetRequiredService<YardLines>());
+if (!writingContract)
+{
+    builder.Services.AddHostedService<LearntReader>();
+}
+
 if (builder.Configuration.GetValue<bool>(WarmUp.Key) && !writingContract)
 {
     builder.Services.AddHostedService<WarmUp>();

@@ -1,9 +1,12 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.DependencyInjection;
 using NodaTime;
 using NodaTime.Text;
 using SetFirm.Tests.Sites;
+using SetFirm.Web.Storage;
 
 namespace SetFirm.Web.Tests;
 
@@ -264,6 +267,27 @@ public sealed class LearntTests : IDisposable
             Event("batchPlaced", last, ("batch", batches.Count)),
             Event("dayClosed", last + Duration.FromHours(5), ("washed", true), ("holdBackUsed", false), ("bagsLeft", 0), ("bagsUsed", look["bagsPlanned"]!.GetValue<double>() + moreBags)),
         ];
+    }
+
+    [Fact]
+    public async Task What_a_day_says_is_read_soon_after_it_was_told_with_nobody_asking_for_it()
+    {
+        var id = Guid.Parse(await Poured(1.3), null);
+        ReadingRow? read = null;
+        for (var tries = 0; read is null; tries++)
+        {
+            tries.ShouldBeLessThan(600);
+            await Task.Delay(100, token);
+            await using var scope = site.Services.CreateAsyncScope();
+            read = await scope.ServiceProvider.GetRequiredService<SetFirmDb>().Readings.AsNoTracking().SingleOrDefaultAsync(r => r.JobId == id, token);
+        }
+
+        JsonNode.Parse(read.Pours)!.AsArray().ShouldHaveSingleItem();
+        var kept = read.Key;
+        (await Learnt()).Single(v => Of(v) == "pace")["said"]!.AsArray().ShouldHaveSingleItem();
+        // Who asks takes what was read.
+        await using var after = site.Services.CreateAsyncScope();
+        (await after.ServiceProvider.GetRequiredService<SetFirmDb>().Readings.AsNoTracking().SingleAsync(r => r.JobId == id, token)).Key.ShouldBe(kept);
     }
 
     private async Task<string> Poured(double pace, int day = 1, string? crew = null)

@@ -168,7 +168,7 @@ internal static class JobEndpoints
         await Things.KeepPricesAsync(db, document, cancellation);
         await db.SaveChangesAsync(cancellation);
         await transaction.CommitAsync(cancellation);
-        learnt.Forget();
+        learnt.Forget(id);
         await news.ChangedAsync(id);
         return TypedResults.Ok(Tagged(request.HttpContext, row, document));
     }
@@ -245,7 +245,7 @@ internal static class JobEndpoints
 
         row.RemovedAt = null;
         await db.SaveChangesAsync(cancellation);
-        learnt.Forget();
+        learnt.Forget(id);
         return Answer(http, row);
     }
 

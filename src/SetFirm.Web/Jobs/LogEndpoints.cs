@@ -95,7 +95,7 @@ internal static class LogEndpoints
             await transaction.CommitAsync(cancellation);
         }
 
-        learnt.Forget();
+        learnt.Forget(id);
         var lines = await LinesAsync(db, id, 0, options, cancellation);
         await news.ToldAsync(id, lines.Length == 0 ? 0 : lines[^1].Seq);
         return TypedResults.Ok(lines);

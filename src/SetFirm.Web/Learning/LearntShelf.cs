@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Text.Json;
+using System.Threading.Channels;
 using Microsoft.AspNetCore.Http.Json;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
@@ -36,7 +37,20 @@ internal sealed partial class LearntShelf(IServiceScopeFactory scopes, JobWeathe
     private LearntValues? inUse;
     private int changes;
 
-    /// <summary>Something was told, changed or decided: the next to ask gets it anew.</summary>
+    // More than so many wait for nobody: what is not read ahead is read when it is asked for.
+    private readonly Channel<Guid> changed = Channel.CreateBounded<Guid>(new BoundedChannelOptions(4_096) { FullMode = BoundedChannelFullMode.DropWrite });
+
+    /// <summary>Jobs that were changed or told of, in order.</summary>
+    public ChannelReader<Guid> Changed => changed.Reader;
+
+    /// <summary>A job was changed or told of: what it says is read anew, soon, or by who asks first.</summary>
+    public void Forget(Guid job)
+    {
+        Forget();
+        changed.Writer.TryWrite(job);
+    }
+
+    /// <summary>Something was decided, or came or went: the next to ask gets it anew.</summary>
     public void Forget()
     {
         Interlocked.Increment(ref changes);
@@ -66,6 +80,21 @@ internal sealed partial class LearntShelf(IServiceScopeFactory scopes, JobWeathe
             LogNotInUse(logger, e);
             return LearntValues.None;
         }
+    }
+
+    /// <summary>Jobs that something was told of.</summary>
+    public async Task<IReadOnlyList<Guid>> ToldJobsAsync(CancellationToken cancellation)
+    {
+        await using var scope = scopes.CreateAsyncScope();
+        var db = scope.ServiceProvider.GetRequiredService<SetFirmDb>();
+        return await db.Jobs.AsNoTracking().Where(j => j.RemovedAt == null && db.Log.Any(l => l.JobId == j.Id)).Select(j => j.Id).ToListAsync(cancellation);
+    }
+
+    /// <summary>Reads what one job says, unless that is known.</summary>
+    public async Task ReadAsync(Guid job, CancellationToken cancellation)
+    {
+        await using var scope = scopes.CreateAsyncScope();
+        await MadeAsync(scope.ServiceProvider.GetRequiredService<SetFirmDb>(), [job], cancellation);
     }
 
     public ValueTask<Record> RecordAsync(CancellationToken cancellation) =>

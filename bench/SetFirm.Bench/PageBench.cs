@@ -13,7 +13,7 @@ internal static class PageBench
     private const int Rounds = 5;
     private const int PlansPerRound = 20;
 
-    /// <summary>What a page asks for (web/src/planner/ask.ts).</summary>
+    /// <summary>What a page asks for (web/src/planner/questions.ts).</summary>
     private const int MembersHere = 20;
 
     /// <summary>In a module of the page: boots, keeps what goes along, plans; each step timed.</summary>

@@ -17,7 +17,6 @@ export const lookOnly = createTheme({
     Checkbox: { defaultProps: { disabled: true } },
     NativeSelect: shut,
     TextInput: readOnly,
-    NumberInput: readOnly,
     Textarea: readOnly,
   },
 });

@@ -4,7 +4,7 @@ import { api, http, type LearntEffect, type LearntValue } from '../api/client';
 import { change, formatsFor, number } from '../format/format';
 import { useRole } from '../own/useRole';
 import { learnt as words, learntWhose, yard as yardWords } from '../words';
-import { bagName } from './goodName';
+import { bagName } from './bagName';
 import classes from './LearntList.module.css';
 import { SaidDots } from './SaidDots';
 import type { LearntHandle } from './useLearnt';

@@ -1,15 +1,8 @@
 import type { Bag, BuyDocument, BuyLine } from '../api/client';
 import { boardName } from './boardName';
 import type { Formats } from '../format/format';
-import { additives, bagKinds, goods } from '../words';
-
-/** A bag by its kind and mass; one of the user's own by the name it was given. */
-export function bagName(id: string, bags: Bag[], own: BuyDocument['bags'], format: Formats): string {
-  const known = bags.find((b) => b.id === id);
-  return known
-    ? `${bagKinds[known.kind]}, ${format.mass(known.massKg)}`
-    : (own.find((b) => b.id === id)?.name ?? id);
-}
+import { additives, goods } from '../words';
+import { bagName } from './bagName';
 
 /** A thing to buy, as a shop would call it. */
 export function goodName(line: BuyLine, bags: Bag[], own: BuyDocument['bags'], format: Formats): string {

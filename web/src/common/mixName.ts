@@ -1,7 +1,7 @@
 import type { Bag, BuyDocument, MixDocument } from '../api/client';
 import { number, type Formats } from '../format/format';
 import { mix as words } from '../words';
-import { bagName } from './goodName';
+import { bagName } from './bagName';
 
 /** What a mix is, short. */
 export function mixText(mix: MixDocument, bags: Bag[], own: BuyDocument['bags'], format: Formats): string {

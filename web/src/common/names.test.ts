@@ -3,7 +3,8 @@ import type { Bag, BatchRecipe, BuyDocument, BuyLine, Measure, MixDocument } fro
 import { formatsFor } from '../format/format';
 import { batchSize } from './batchSize';
 import { boardName } from './boardName';
-import { bagName, goodName } from './goodName';
+import { bagName } from './bagName';
+import { goodName } from './goodName';
 import { measureAmount, measureName } from './measureText';
 import { mixName } from './mixName';
 

@@ -1,6 +1,6 @@
 import type { Bag, BuyDocument, Way } from '../api/client';
 import { number, type Formats } from '../format/format';
-import { bagName } from './goodName';
+import { bagName } from './bagName';
 import { mix as words, partsSchools } from '../words';
 
 /** What a way is called, and why one would take it. */

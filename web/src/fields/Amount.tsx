@@ -1,5 +1,5 @@
-import { NumberInput } from '@mantine/core';
 import { useState } from 'react';
+import { NumberField } from '../common/NumberField';
 import { useEditing } from '../job/JobContext';
 import type { Pointer } from '../job/pointer';
 import { useWrong } from './useWrong';
@@ -24,17 +24,17 @@ export function Amount({ at, value, label, step = 1, placeholder, optional = fal
   // Cleared on the way to another number: the job keeps the last one until there is a new one.
   const [cleared, setCleared] = useState(false);
   return (
-    <NumberInput
+    <NumberField
       size="sm"
       style={{ flex: '1 1 84px', minWidth: 0 }}
       label={label}
-      value={cleared ? '' : value == null ? '' : scale ? scale.show(value) : value}
+      value={cleared || value == null ? null : scale ? scale.show(value) : value}
       step={step}
       {...(placeholder === undefined ? {} : { placeholder })}
-      onChange={(v) => {
-        setCleared(v === '' && !optional);
-        if (typeof v === 'number') set(at, scale ? scale.said(v) : v);
-        else if (v === '' && optional) set(at, null);
+      onSay={(v) => {
+        setCleared(v === null && !optional);
+        if (v !== null) set(at, scale ? scale.said(v) : v);
+        else if (optional) set(at, null);
       }}
       onBlur={() => {
         setCleared(false);

@@ -1,34 +1,17 @@
-import { api } from '../api/client';
-import { mixName } from '../common/mixName';
-import { Pick } from '../common/Pick';
-import { useDocument, useEditing } from '../job/JobContext';
-import type { Pointer } from '../job/pointer';
+import { Suspense, lazy } from 'react';
+import { useDocument } from '../job/JobContext';
+import type { MixChoiceProps } from './MixChoice';
 
-interface MixOfProps {
-  at: Pointer;
-  label: string;
-  /** Id of the mix; null takes what stands first. */
-  value: string | null | undefined;
-  /** What is taken where none is named; left out, the job's first. */
-  otherwise?: string;
-}
+// Few jobs have two mixes, and their names bring many words along.
+const MixChoice = lazy(() => import('./MixChoice').then((m) => ({ default: m.MixChoice })));
 
 /** Which mix of the job something is poured from; nothing is drawn where there is one only. */
-export function MixOf({ at, label, value, otherwise }: MixOfProps) {
-  const { mixes, buy } = useDocument();
-  const { set, format } = useEditing();
-  const { data: bags = [] } = api.useQuery('get', '/api/bags', {}, { staleTime: Infinity });
+export function MixOf(props: MixChoiceProps) {
+  const { mixes } = useDocument();
   if (mixes.length < 2) return null;
-  const named = mixes.map((m, i) => [m.id ?? '', mixName(m, i, bags, buy.bags, format)] as const);
-  const choices = otherwise === undefined ? named : [['', otherwise] as const, ...named];
   return (
-    <Pick
-      label={label}
-      value={value ?? (otherwise === undefined ? (mixes[0]?.id ?? '') : '')}
-      of={Object.fromEntries(choices)}
-      onPick={(id) => {
-        set(at, id === '' ? null : id);
-      }}
-    />
+    <Suspense>
+      <MixChoice {...props} />
+    </Suspense>
   );
 }

@@ -25,6 +25,10 @@ export const monthFirst = (): boolean => spoken === 'en-US';
 
 const cache = new Map<string, Intl.NumberFormat>();
 
+/** A number for a field that takes numbers: with so many decimals at the most, or as it is. */
+export const rounded = (value: number, places?: number): number =>
+  places === undefined ? value : Number(value.toFixed(places));
+
 /** A number with this many decimals at the most; thousands are set apart by a thin space, in American by a comma. */
 export function number(value: number, decimals = 0): string {
   const key = `${spoken}${String(decimals)}`;

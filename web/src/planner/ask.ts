@@ -2,7 +2,7 @@ import { ownFetch } from '../own/session';
 import { AlongShelf, keyOf } from './along';
 import { PlannerHere, type Plain } from './here';
 import { isQuestion, questions, type QuestionName } from './questions';
-import { makeWhole, tellWhole } from './whole';
+import { isKept, makeWhole, tellWhole } from './whole';
 
 /** The program is asked first; after this long without an answer this device plans too, and what is there first is taken. */
 const GRACE_MS = 300;
@@ -223,6 +223,9 @@ const documentIn = (body: string) => (JSON.parse(body) as { document: Parameters
 async function atHand(body: string): Promise<string> {
   const along = await shelf.find(keyOf(documentIn(body)));
   if (along?.planner == null) throw new Error('there is no planner on this device');
+  // Its loader would try for a long time to get what is missing.
+  if (!planner.ready && !(await isKept(along.plannerFiles ?? [])))
+    throw new Error('part of the planner is missing');
   started ??= planner.start(new URL(along.planner, location.origin).href).catch((e: unknown) => {
     started = null;
     handed.clear();

@@ -18,10 +18,12 @@ const LISTS = [
 /** More jobs than this nobody has under way. */
 const MOST_JOBS = 40;
 /** As long as a first service worker may take to fetch the program and take charge of this page. */
-const CHARGE_MS = 60_000;
+const CHARGE_MS = 20_000;
 /** And to look all of it through. */
 const KEEP_MS = 120_000;
 
+// Without HTTPS on another machine, in some private windows, and while the page is being written.
+let keepsNothing = !import.meta.env.PROD || !('serviceWorker' in navigator) || !('caches' in globalThis);
 let state: Whole = 'not';
 const listeners = new Set<() => void>();
 
@@ -47,18 +49,19 @@ const late = (ms: number, what: string) =>
     }, ms);
   });
 
-/** The service worker that serves this page; a first one takes charge when it has all of the program. */
-function inCharge(): Promise<ServiceWorker> {
+/** The service worker that serves this page; a first one takes charge when it has all of the program. Null where none does. */
+async function inCharge(): Promise<ServiceWorker | null> {
+  if (keepsNothing) return null;
   const has = navigator.serviceWorker.controller;
-  if (has) return Promise.resolve(has);
-  return Promise.race([
-    new Promise<ServiceWorker>((done) => {
-      navigator.serviceWorker.addEventListener('controllerchange', () => {
-        if (navigator.serviceWorker.controller) done(navigator.serviceWorker.controller);
-      });
-    }),
-    late(CHARGE_MS, 'no service worker takes charge'),
-  ]);
+  if (has) return has;
+  const taken = new Promise<ServiceWorker>((done) => {
+    navigator.serviceWorker.addEventListener('controllerchange', () => {
+      if (navigator.serviceWorker.controller) done(navigator.serviceWorker.controller);
+    });
+  });
+  const found = await Promise.race([taken, late(CHARGE_MS, 'none takes charge')]).catch(() => null);
+  keepsNothing = found === null && navigator.onLine;
+  return found;
 }
 
 /** Has the service worker keep what is named, and look through what is kept. @returns What is missing. */
@@ -73,6 +76,17 @@ function kept(worker: ServiceWorker, planner: string[], read: string[]): Promise
   return Promise.race([answer, late(KEEP_MS, 'the service worker says nothing')]);
 }
 
+/** Where the service worker keeps the planner (sw.js). */
+const PLANNER = 'setfirm-planner';
+
+/** Whether files of the planner are all on this device; where browsers keep nothing by name nobody knows, and it is tried. */
+export async function isKept(files: string[]): Promise<boolean> {
+  if (keepsNothing) return true;
+  const cache = await caches.open(PLANNER);
+  const found = await Promise.all(files.map((file) => cache.match(file)));
+  return found.every((f) => f !== undefined);
+}
+
 /**
  * Puts on this device, by name, all that it needs with no network: the program, the planner, the job that is looked at, then the yard.
  * @param planner Files of the planner; none while the program has none to take along.
@@ -80,8 +94,8 @@ function kept(worker: ServiceWorker, planner: string[], read: string[]): Promise
  * @returns Whole only where every one of them was looked for and found.
  */
 export async function makeWhole(planner: string[], page: string): Promise<Whole> {
-  if (!('serviceWorker' in navigator) || !import.meta.env.PROD) return 'cannot';
   const worker = await inCharge();
+  if (!worker) return 'cannot';
   const open = /^\/jobs\/([0-9a-f-]{36})/.exec(page)?.[1];
   const reading = (id: string) => [`/api/jobs/${id}`, `/api/jobs/${id}/log`];
   // What is looked at first: nobody knows when the network goes.

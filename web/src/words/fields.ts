@@ -182,3 +182,13 @@ export const fields = both({
   blankEdge: 'worked out',
   understood: (text: string) => `= ${text}`,
 });
+
+export const yardNames = both({
+  crew: 'Who pours',
+  mixer: 'Which mixer',
+  site: 'Which place',
+  container: (of: string) => `What you call the container for ${of}`,
+  placeholder: 'name',
+  prices: (n: string) => `Take the yard’s newer prices (${n})`,
+  bag: (name: string) => `From the yard: ${name}`,
+} as const);

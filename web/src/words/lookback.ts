@@ -220,13 +220,3 @@ export const season = both({
   leaveOut: 'Leave it out',
   putBack: 'Let it count again',
 } as const);
-
-export const yardNames = both({
-  crew: 'Who pours',
-  mixer: 'Which mixer',
-  site: 'Which place',
-  container: (of: string) => `What you call the container for ${of}`,
-  placeholder: 'name',
-  prices: (n: string) => `Take the yard’s newer prices (${n})`,
-  bag: (name: string) => `From the yard: ${name}`,
-} as const);

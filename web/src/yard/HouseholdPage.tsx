@@ -1,4 +1,5 @@
-import { Button, NumberInput, SegmentedControl, Switch, TextInput } from '@mantine/core';
+import { Button, SegmentedControl, Switch, TextInput } from '@mantine/core';
+import { NumberField } from '../common/NumberField';
 import { useQueryClient } from '@tanstack/react-query';
 import { QRCodeSVG } from 'qrcode.react';
 import { useRef, useState } from 'react';
@@ -82,16 +83,16 @@ function Likes() {
     />
   );
   const degrees = (name: 'latitude' | 'longitude', most: number) => (
-    <NumberInput
+    <NumberField
       label={words[name]}
-      value={data[name] ?? ''}
+      value={data[name]}
       min={-most}
       max={most}
-      decimalScale={4}
-      hideControls
+      places={4}
+      plain
       error={at(`$.${name}`)}
-      onChange={(v) => {
-        keep({ [name]: typeof v === 'number' ? v : null });
+      onSay={(v) => {
+        keep({ [name]: v });
       }}
     />
   );

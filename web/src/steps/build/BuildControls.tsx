@@ -1,4 +1,5 @@
-import { Checkbox, Group, NumberInput, TextInput } from '@mantine/core';
+import { Checkbox, Group, TextInput } from '@mantine/core';
+import { NumberField } from '../../common/NumberField';
 import { api, type ElementBuildReport, type Enum } from '../../api/client';
 import { boardName } from '../../common/boardName';
 import { Pick } from '../../common/Pick';
@@ -117,12 +118,12 @@ function FormFields({ path, element }: { path: ElementPointer; element: ElementB
       )}
       {mould && (
         <Group gap="xs" align="flex-start">
-          <NumberInput
+          <NumberField
             size="sm"
             label={words.sheet}
             value={said?.sheetMm ?? mould.sheetMm}
-            onChange={(v) => {
-              if (typeof v === 'number') set(`${path}/forms/sheetMm`, v);
+            onSay={(v) => {
+              if (v !== null) set(`${path}/forms/sheetMm`, v);
             }}
           />
           <Pick

@@ -1,5 +1,5 @@
-import { NumberInput } from '@mantine/core';
 import type { Pointer } from '../../job/pointer';
+import { NumberField } from '../../common/NumberField';
 import { useWrong } from '../../fields/useWrong';
 
 interface NumberCellProps {
@@ -16,18 +16,15 @@ interface NumberCellProps {
 export function NumberCell({ label, value, placeholder, at, onSay, step = 1 }: NumberCellProps) {
   const wrong = useWrong(at);
   return (
-    <NumberInput
+    <NumberField
       size="xs"
-      hideControls
+      plain
       aria-label={label}
-      value={value ?? ''}
+      value={value}
       placeholder={placeholder}
       step={step}
       error={wrong}
-      onChange={(v) => {
-        if (v === '') onSay(null);
-        else if (typeof v === 'number') onSay(v);
-      }}
+      onSay={onSay}
     />
   );
 }

@@ -1,4 +1,5 @@
-import { Button, Checkbox, Group, NativeSelect, NumberInput, TextInput } from '@mantine/core';
+import { Button, Checkbox, Group, NativeSelect, TextInput } from '@mantine/core';
+import { NumberField } from '../../common/NumberField';
 import { api, type CoatDocument, type CureReport } from '../../api/client';
 import type { Formats } from '../../format/format';
 import { RemoveRow } from '../../fields/RemoveRow';
@@ -25,14 +26,14 @@ function CoatNumber({ row, field, coat }: { row: number; field: NumberField; coa
   const at = `/cure/coats/${row}/${field}` as const;
   const wrong = useWrong(at);
   return (
-    <NumberInput
+    <NumberField
       size="xs"
+      plain
       label={FIELDS[field]}
       value={coat[field]}
       error={wrong}
-      hideControls
-      onChange={(v) => {
-        if (typeof v === 'number') set(at, v);
+      onSay={(v) => {
+        if (v !== null) set(at, v);
       }}
     />
   );

@@ -1,7 +1,7 @@
 import { Group } from '@mantine/core';
 import type { Bag, ContainerKind, MixDocument } from '../../api/client';
 import { Amount } from '../../fields/Amount';
-import { bagName } from '../../common/goodName';
+import { bagName } from '../../common/bagName';
 import { Pick } from '../../common/Pick';
 import { Said } from '../../fields/Said';
 import { YardName } from '../../fields/YardName';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { api, type Bag, type BuyDocument, type MixDocument, type MixReport } from '../../api/client';
 import { batchSize } from '../../common/batchSize';
 import { fixed, number, eighths, type Formats } from '../../format/format';
-import { bagName } from '../../common/goodName';
+import { bagName } from '../../common/bagName';
 import { mixName } from '../../common/mixName';
 import { Notes } from '../../fields/Notes';
 import { Pick } from '../../common/Pick';

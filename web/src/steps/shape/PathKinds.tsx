@@ -1,4 +1,5 @@
-import { Button, Checkbox, Group, NumberInput } from '@mantine/core';
+import { Button, Checkbox, Group } from '@mantine/core';
+import { NumberField } from '../../common/NumberField';
 import type { StretchDocument } from '../../api/client';
 import { Pick } from '../../common/Pick';
 import { RemoveRow } from '../../fields/RemoveRow';
@@ -53,14 +54,14 @@ function StretchRow({
       ) : (
         <Said at={`${at}/radius`} value={stretch.radius} label={fields.stretchRadius(n)} compact />
       )}
-      <NumberInput
+      <NumberField
         size="xs"
-        hideControls
+        plain
         suffix="°"
         aria-label={stretch.kind === 'arc' ? fields.stretchSweep(n) : fields.stretchTurn(n)}
         value={degrees}
-        onChange={(v) => {
-          if (typeof v === 'number') set(`${at}/${stretch.kind === 'arc' ? 'sweep' : 'turn'}`, v);
+        onSay={(v) => {
+          if (v !== null) set(`${at}/${stretch.kind === 'arc' ? 'sweep' : 'turn'}`, v);
         }}
       />
       <RemoveRow label={fields.removeStretch(n)} from={`${path}/path`} row={i} />

@@ -1,5 +1,5 @@
-import { NumberInput } from '@mantine/core';
 import type { OutlineDocument } from '../../api/client';
+import { NumberField } from '../../common/NumberField';
 import { fields } from '../../words';
 import { useEditing } from '../../job/JobContext';
 import { useWrong } from '../../fields/useWrong';
@@ -15,15 +15,15 @@ function Coordinate({ at, value, label }: { at: Pointer; value: number; label: s
   const { set } = useEditing();
   const wrong = useWrong(at);
   return (
-    <NumberInput
+    <NumberField
       size="xs"
-      hideControls
-      decimalScale={4}
-      suffix=" m"
+      plain
+      places={4}
+      suffix="m"
       aria-label={label}
       value={value}
-      onChange={(v) => {
-        if (typeof v === 'number') set(at, v);
+      onSay={(v) => {
+        if (v !== null) set(at, v);
       }}
       error={wrong}
     />

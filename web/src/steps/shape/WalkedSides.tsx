@@ -1,4 +1,5 @@
-import { ActionIcon, Button, NativeSelect, NumberInput } from '@mantine/core';
+import { ActionIcon, Button, NativeSelect } from '@mantine/core';
+import { NumberField } from '../../common/NumberField';
 import { useState } from 'react';
 import type { OutlineDocument, OutlinedDocument, SideDocument } from '../../api/client';
 import { Pick } from '../../common/Pick';
@@ -43,13 +44,13 @@ function SideRow({ element, outline, path, side, i }: SideProps) {
         ifEmpty={found ? `${format.length(found.lengthM)}*` : fields.blankEdge}
       />
       {!square && (
-        <NumberInput
+        <NumberField
           size="xs"
-          hideControls
+          plain
           aria-label={fields.turnDegrees(i + 1)}
           value={side.turn}
-          onChange={(v) => {
-            if (typeof v === 'number') set(`${at}/turn`, v);
+          onSay={(v) => {
+            if (v !== null) set(`${at}/turn`, v);
           }}
         />
       )}

@@ -19,7 +19,7 @@ public sealed class DeviceTests
     private readonly CancellationToken token = TestContext.Current.CancellationToken;
 
     /// <summary>In the test run; by hand SETFIRM_KILLS asks for more.</summary>
-    private static int Rounds => int.TryParse(Environment.GetEnvironmentVariable("SETFIRM_KILLS"), out var rounds) ? rounds : 20;
+    private static int Rounds => int.TryParse(Environment.GetEnvironmentVariable("SETFIRM_KILLS"), out var rounds) ? rounds : 5;
 
     // With every key: it is written before the browser gets to do anything else, and when the writing is done.
     private const string Watch = """

@@ -263,7 +263,7 @@ async function takeAlong(body: string): Promise<void> {
 }
 
 /** How long the page has stood still before anything is fetched for later. */
-const QUIET_MS = 1_000;
+const QUIET_MS = 1_500;
 /** What was not to be had is not asked for again sooner. */
 const AGAIN_MS = 15_000;
 let settled = false;

@@ -2,7 +2,7 @@ import react from '@vitejs/plugin-react';
 import { createHash } from 'node:crypto';
 import { readFileSync, readdirSync } from 'node:fs';
 import { defineConfig, type Plugin } from 'vite';
-import { questions } from './src/planner/questions';
+import { questions } from './src/planner/questions.ts';
 
 const server = process.env.SETFIRM_SERVER ?? 'http://127.0.0.1:5080';
 

@@ -7,8 +7,9 @@ const READ = 'setfirm-read';
 const QUESTIONS = __QUESTIONS__;
 /** How long the program is waited for before what is kept stands in. */
 const PATIENCE_MS = 4000;
-/** After it was waited for in vain, for so long nothing waits again. */
+/** And for so long after it was waited for in vain it is waited for briefly only; but it is asked each time, since what is kept may be old. */
 const GONE_MS = 10_000;
+const BRIEF_MS = 1000;
 
 // What stands in while there is no answer: lists and jobs, not the clock, nor who is here.
 const KEPT =
@@ -47,26 +48,25 @@ self.addEventListener('message', (e) => {
 });
 
 let goneAt = -Infinity;
-const isGone = () => performance.now() - goneAt < GONE_MS;
 
 async function soon(request) {
+  const patience = performance.now() - goneAt < GONE_MS ? BRIEF_MS : PATIENCE_MS;
   try {
-    const answer = await fetch(request, { signal: AbortSignal.timeout(PATIENCE_MS) });
+    const answer = await fetch(request, { signal: AbortSignal.timeout(patience) });
     goneAt = -Infinity;
     return answer;
   } catch (e) {
-    goneAt = performance.now();
+    // A line that is only slow gets its full time again soon.
+    if (patience === PATIENCE_MS) goneAt = performance.now();
     throw e;
   }
 }
 
 async function page(request) {
-  const shell = () => caches.match('/', { cacheName: SHELL });
   try {
-    if (isGone() && (await shell())) return await shell();
     return await soon(request);
   } catch {
-    return (await shell()) ?? Response.error();
+    return (await caches.match('/', { cacheName: SHELL })) ?? Response.error();
   }
 }
 
@@ -76,24 +76,16 @@ async function read(request) {
   const url = new URL(request.url);
   const whole = url.searchParams.get('after') === '0' || !url.searchParams.has('after');
   const key = url.pathname.endsWith('/log') ? url.pathname : url.pathname + url.search;
-  const fresh = async () => {
+  try {
     const answer = await soon(request);
     if (answer.ok && whole) await kept.put(key, stamped(answer.clone()));
     if (answer.status === 404) await kept.delete(key);
     // Sent off: what was read of the yard does not stay on the device.
     if (answer.status === 401) await caches.delete(READ);
     return answer;
-  };
-  const known = isGone() ? await kept.match(key) : undefined;
-  if (known) {
-    void fresh().catch(() => undefined); // so that we hear when it is back
-    return known;
-  }
-  try {
-    return await fresh();
   } catch (e) {
-    const last = await kept.match(key);
-    if (last) return last;
+    const known = await kept.match(key);
+    if (known) return known;
     throw e;
   }
 }

@@ -80,7 +80,8 @@ public sealed class RoomsAnalyzer : DiagnosticAnalyzer
 
         public void Look(SyntaxNodeAnalysisContext context, ISymbol? symbol)
         {
-            if (symbol is null or INamespaceSymbol or ILocalSymbol or IParameterSymbol or ITypeParameterSymbol || Here(context) is not { } here)
+            // Elements of tuples and of anonymous types are the same wherever they are named alike: they stand nowhere.
+            if (symbol is null or INamespaceSymbol or ILocalSymbol or IParameterSymbol or ITypeParameterSymbol or { ContainingType: { IsTupleType: true } or { IsAnonymousType: true } } || Here(context) is not { } here)
             {
                 return;
             }

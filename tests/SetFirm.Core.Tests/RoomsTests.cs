@@ -17,7 +17,7 @@ public sealed class RoomsTests
         ("Job/Elements/SlabDocument.cs", "namespace SetFirm.Core.Job; public abstract record ElementDocument { public virtual bool Fills => true; } public abstract record OutlinedDocument : ElementDocument; public sealed record SlabDocument : OutlinedDocument;"),
         ("Job/Pours/PourNotices.cs", "namespace SetFirm.Core.Findings; public abstract partial record Mend { public sealed record OfJob : Mend; } public abstract partial record Notice { public sealed record OfPour(int Count) : Notice; }"),
         ("Planning/JobPlan.cs", "namespace SetFirm.Core.Planning; public sealed record JobPlan(double Litres) { public static JobPlan? Last { get; } } public static class Planner { public static JobPlan Plan() => new(1); }"),
-        ("Telling/PlanReport.cs", "namespace SetFirm.Core.Telling; public sealed record PlanReport(double Litres);"),
+        ("Telling/PlanReport.cs", "namespace SetFirm.Core.Telling; public sealed record PlanReport(double Litres) { public static double Of((double Litres, string Name) pair) => pair.Litres + pair.Name.Length; public static object It() { var one = new { Litres = 2 }; return one.Litres; } }"),
     ];
 
     private static readonly Lazy<ImmutableArray<MetadataReference>> References = new(() =>
@@ -56,6 +56,7 @@ public sealed class RoomsTests
         { "Planning/Asks.cs", "namespace SetFirm.Core.Planning; public class Asks { public bool Is(Job.ElementDocument it) => it.Fills; }" },
         { "Job/Elements/Kinds.cs", "namespace SetFirm.Core.Job; public class Kinds { public bool Is(ElementDocument it) => it is OutlinedDocument; }" },
         { "Job/Pours/Parts.cs", "namespace SetFirm.Core.Job; public class Parts { public bool Has(ElementDocument it) => it.Fills; public Findings.Mend Way => new Findings.Mend.OfJob(); }" },
+        { "Steel/Pairs.cs", "namespace SetFirm.Core.Steel; public class Pairs { public static double Of((double Litres, string Name) pair) => pair.Litres + pair.Name.Length; } public class Others { public static object It() { var one = new { Litres = 2 }; return one.Litres; } }" },
         { "Shapes/Cut.cs", "namespace SetFirm.Core.Shapes; public class Cut { public object It => new NetTopologySuite.Geometries.Coordinate(1, 2); }" },
     };
 

@@ -7,6 +7,18 @@ namespace SetFirm.Browser.Tests;
 /// <summary>A headless Chromium with a fresh profile, and what a person does with it: look for a field by its label, type, press keys.</summary>
 public sealed class Browser : IDisposable
 {
+    /// <summary>The clock of the device can be put forward; kept over a reload.</summary>
+    public const string PlayedClock = """
+        (() => {
+          const Real = Date;
+          const now = () => Real.now() + Number(localStorage.getItem('forward') ?? 0);
+          window.Date = class extends Real {
+            constructor(...of) { if (of.length === 0) super(now()); else super(...of); }
+            static now() { return now(); }
+          };
+        })();
+        """;
+
     private readonly string profile;
     private readonly bool keepsProfile;
     private readonly ChromeDriverService service;
@@ -126,6 +138,9 @@ public sealed class Browser : IDisposable
 
     /// <summary>Runs before the scripts of every page that is opened from now on.</summary>
     public void BeforeAnyPage(string script) => Driver.ExecuteCdpCommand("Page.addScriptToEvaluateOnNewDocument", new Dictionary<string, object?> { ["source"] = script });
+
+    /// <summary>Puts a played clock on by ten minutes.</summary>
+    public void Forward() => Driver.ExecuteScript("localStorage.setItem('forward', String(Number(localStorage.getItem('forward') ?? 0) + 600000))");
 
     public void Laptop() => Size(1280, 800, mobile: false);
 

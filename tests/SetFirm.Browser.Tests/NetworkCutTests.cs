@@ -118,6 +118,7 @@ public sealed class NetworkCutTests : IDisposable
         string id;
         using (var site = NewSite(0, planner: ""))
         {
+            browser.BeforeAnyPage(Browser.PlayedClock);
             (_, id) = await OpenedAsync(site);
             browser.Until(() => browser.Driver.ExecuteScript("return navigator.serviceWorker.controller !== null") is true, seconds: 60);
             browser.Phone();
@@ -131,6 +132,10 @@ public sealed class NetworkCutTests : IDisposable
         browser.Until(() => browser.Driver.FindElements(By.CssSelector("[data-testid=next]")) is [var next, ..] && next.Text.Contains("Batch 1 of", StringComparison.Ordinal), seconds: 60);
         browser.Driver.FindElement(By.CssSelector("[data-testid=next] button")).Click();
         browser.Until(() => browser.Driver.FindElement(By.CssSelector("[data-testid=next] button")).Text.Contains("Placed", StringComparison.OrdinalIgnoreCase));
+        // Hours that nobody can re-time are said to be old.
+        browser.Driver.FindElements(By.XPath("//*[@role='status'][contains(., 'as planned at')]")).ShouldBeEmpty();
+        browser.Forward();
+        browser.Find(By.XPath("//*[@role='status'][contains(., 'as planned at')]"));
     }
 
     private static string Planner([CallerFilePath] string here = "") => Path.GetFullPath(Path.Combine(Path.GetDirectoryName(here)!, "../../src/SetFirm.Web/planner"));

@@ -57,18 +57,6 @@ public sealed class TakenAlongTests
         })().then((out) => done(out.map(String)), (e) => done([String(e.stack ?? e)]));
         """;
 
-    /// <summary>The clock of the device can be put forward; kept over a reload.</summary>
-    private const string Clock = """
-        (() => {
-          const Real = Date;
-          const now = () => Real.now() + Number(localStorage.getItem('forward') ?? 0);
-          window.Date = class extends Real {
-            constructor(...of) { if (of.length === 0) super(now()); else super(...of); }
-            static now() { return now(); }
-          };
-        })();
-        """;
-
     private static readonly string[] Systems = ["metric", "us"];
 
     private readonly CancellationToken token = TestContext.Current.CancellationToken;
@@ -117,7 +105,7 @@ public sealed class TakenAlongTests
             using var browser = new Browser();
             browser.ByServiceWorker(true);
             browser.Laptop();
-            browser.BeforeAnyPage(Clock);
+            browser.BeforeAnyPage(Browser.PlayedClock);
             int port;
             string id;
             using (var first = new Site(file, ("SetFirm:Planner", Planner())))
@@ -184,7 +172,7 @@ public sealed class TakenAlongTests
                 told += pressed ? 1 : 0;
                 if (!pressed)
                 {
-                    browser.Driver.ExecuteScript("localStorage.setItem('forward', String(Number(localStorage.getItem('forward') ?? 0) + 600000))");
+                    browser.Forward();
                     await Task.Delay(300, token);
                 }
             }

@@ -8,6 +8,7 @@ import { AppFrame } from '../frame/AppFrame';
 import { lookOnly, looksOnly } from './lookOnly';
 import { formatsFor } from '../format/format';
 import { fileName, saveFile } from '../common/saveFile';
+import { zone } from '../common/zone';
 import { app, save as saveWords, speak, stepStates, steps, threads } from '../words';
 import { DiaryContext, DocumentContext, EditingContext, PlannedContext } from '../job/JobContext';
 import classes from './JobPage.module.css';
@@ -291,7 +292,13 @@ function OpenJob({ job, left, step }: { job: Job; left: Left; step: PlannedStep 
       {(failed || refused !== null || seenAt !== null) && (
         <div className={classes.conflict} role="alert">
           {refused?.why ??
-            (seenAt === null ? app.noServer : app.lastSeen(format.dateTime(new Date(seenAt).toISOString())))}
+            (seenAt === null
+              ? app.noServer
+              : app.lastSeen(
+                  formatsFor(document.units, zone, document.buy.currency).dateTime(
+                    new Date(seenAt).toISOString(),
+                  ),
+                ))}
         </div>
       )}
       {diary.refused !== null && (

@@ -33,7 +33,7 @@ type View = keyof typeof words.views;
 /** One pour, today: what is next, where, until when; and what is told of it. Nothing moves under the thumb. */
 export function Board({ clock = null }: { clock?: ReactNode }) {
   const session = useBoard();
-  const { report, now, role, format, document, waiting, online, here } = session;
+  const { report, now, role, format, document, waiting, online, here, plannedAt } = session;
   const { board, day } = report;
   const looks = useRole() === 'look';
   const plannedHere = useSyncExternalStore(asking.subscribe, asking.planned);
@@ -78,7 +78,11 @@ export function Board({ clock = null }: { clock?: ReactNode }) {
       <p className={classes.line} role="status">
         {clock}
         {looks && session.rehearsal === null ? `${app.looksShort} ` : ''}
-        {!online && session.rehearsal === null ? `${plannedHere ? words.plansHere : words.offline} ` : ''}
+        {plannedAt !== null
+          ? `${words.plannedAt(format.time(plannedAt))} `
+          : !online && session.rehearsal === null
+            ? `${plannedHere ? words.plansHere : words.offline} `
+            : ''}
         {waiting.size > 0 ? words.waiting(number(waiting.size)) : ''}
         {online && waiting.size === 0 && session.rehearsal === null
           ? here.length > 1

@@ -9,7 +9,7 @@ import { sendPictures } from '../job/pictures';
 import { useDevice } from '../job/useDevice';
 import { useDiary, type Telling } from '../job/useDiary';
 import { useLeft } from '../job/useLeft';
-import { keepSeen, lastSeen } from '../planner/seen';
+import { keepSeen, lastSeen } from '../own/seen';
 import { app, speak } from '../words';
 import { Board } from './Board';
 import classes from './Board.module.css';
@@ -21,15 +21,18 @@ import { timeBy, useLive, type Clock } from './useLive';
 
 const TICK_MS = 1_000;
 const MINUTE_MS = 60_000;
+/** It is planned anew each minute: what is older could not be. */
+const OLD_MS = 2 * MINUTE_MS;
 const RETRY_MS = 2_000;
 
 const samePours = (a: Pour[], b: Pour[]): boolean =>
   a.length === b.length && a.every((p, i) => p.id === b[i]?.id && p.startsAt === b[i].startsAt);
 
-/** A plan of the day, and the lines that it was made with. */
+/** A plan of the day, the lines that it was made with, and when. */
 interface PlannedBoard {
   report: PlanReport;
   told: ReadonlySet<string>;
+  asOf: string;
 }
 
 /** A board's last plan is kept on this device; where none can be made, it stands in. */
@@ -42,6 +45,7 @@ function useKeptBoard(of: string, plan: PlannedBoard | undefined, failed: boolea
     queryKey: ['seen', key],
     queryFn: () => lastSeen<PlannedBoard>(key),
     enabled: failed && plan === undefined,
+    staleTime: Infinity,
   });
   return kept.data?.answer;
 }
@@ -90,7 +94,7 @@ function Live({ job, left, onChanged }: { job: Job; left: JobEvent[]; onChanged:
     queryKey: ['board', job.version, job.id, diary.lines.map((l) => l.id).join(), asOf, asked],
     queryFn: async ({ signal }): Promise<PlannedBoard> => {
       const report = await planOf(job.document, diary.lines, asOf, asked, signal);
-      return { report, told: new Set(diary.lines.map((l) => l.id)) };
+      return { report, told: new Set(diary.lines.map((l) => l.id)), asOf };
     },
     placeholderData: keepPreviousData,
     retryDelay: RETRY_MS,
@@ -126,6 +130,7 @@ function Live({ job, left, onChanged }: { job: Job; left: JobEvent[]; onChanged:
     pour: report.pour ?? '',
     format,
     online,
+    plannedAt: planned && now - Date.parse(planned.asOf) > OLD_MS ? planned.asOf : null,
     here,
     role,
     device,

@@ -118,6 +118,7 @@ function Rehearsal({ document, start, seed, about, back }: RehearsalProps) {
     pour: named,
     format,
     online: true,
+    plannedAt: null,
     here: [],
     role: 'finishing',
     device: DEVICE,

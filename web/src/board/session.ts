@@ -27,6 +27,8 @@ export interface BoardSession {
   pour: string;
   format: Formats;
   online: boolean;
+  /** When what is shown was planned, where nobody can plan it anew; null while it is of now. */
+  plannedAt: string | null;
   here: Here[];
   role: Role;
   device: string;

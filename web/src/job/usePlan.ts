@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { http, type JobDocument, type JobEvent, type PlanPart, type PlanReport } from '../api/client';
-import { keepSeen, lastSeen } from '../planner/seen';
+import { keepSeen, lastSeen } from '../own/seen';
 import { overlay, type Sections } from './sections';
 import { refusedBy, tryAgain, type Refused } from './sending';
 

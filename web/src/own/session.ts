@@ -1,4 +1,5 @@
 import { noteAnswer } from './kept';
+import { forgetSeen } from './seen';
 
 /** What this device may do: look, tell what is done, or plan. */
 export type Role = 'look' | 'crew' | 'plan';
@@ -45,7 +46,10 @@ function ask(): Promise<Session> {
   if (known.near) return Promise.resolve(known);
   asked ??= fetch('/api/session')
     .then(async (r) => {
-      if (r.status === 401) window.location.assign('/join');
+      if (r.status === 401) {
+        await forgetSeen();
+        window.location.assign('/join');
+      }
       if (!r.ok) throw new Error('no session');
       known = (await r.json()) as Session;
       try {
@@ -76,6 +80,9 @@ export async function ownFetch(input: RequestInfo | URL, init?: RequestInit): Pr
   const answer = await fetch(request);
   noteAnswer(answer);
   // Sent off: what was typed stays on the device.
-  if (answer.status === 401 && !known.near) window.location.assign('/join');
+  if (answer.status === 401 && !known.near) {
+    await forgetSeen();
+    window.location.assign('/join');
+  }
   return answer;
 }

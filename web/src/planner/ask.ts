@@ -219,12 +219,16 @@ let started: Promise<void> | null = null;
 
 const documentIn = (body: string) => (JSON.parse(body) as { document: Parameters<typeof keyOf>[0] }).document;
 
-/** Starts the planner, and hands it what goes along with a job. @returns By which key it has that. */
-async function atHand(body: string): Promise<string> {
+/**
+ * Starts the planner, and hands it what goes along with a job.
+ * @param fetching What is missing of it may be fetched: the program has just answered.
+ * @returns By which key it has that.
+ */
+async function atHand(body: string, fetching = false): Promise<string> {
   const along = await shelf.find(keyOf(documentIn(body)));
   if (along?.planner == null) throw new Error('there is no planner on this device');
   // Its loader would try for a long time to get what is missing.
-  if (!planner.ready && !(await isKept(along.plannerFiles ?? [])))
+  if (!planner.ready && !fetching && !(await isKept(along.plannerFiles ?? [])))
     throw new Error('part of the planner is missing');
   started ??= planner.start(new URL(along.planner, location.origin).href).catch((e: unknown) => {
     started = null;
@@ -277,7 +281,10 @@ async function settleDown(body: string): Promise<void> {
   [settled, lookedAt] = [true, performance.now()];
   const files = (await shelf.find(keyOf(documentIn(body))))?.plannerFiles ?? [];
   const kept = await makeWhole(files, location.pathname);
-  for (let times = 0; times < 3; times++) await near.answer('plan', body);
+  if (!planner.ready) {
+    await atHand(body, true);
+    for (let times = 0; times < 3; times++) await near.answer('plan', body);
+  }
   tellWhole(kept);
   settled = kept === 'whole' || kept === 'cannot';
 }

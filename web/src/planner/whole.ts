@@ -23,7 +23,7 @@ const CHARGE_MS = 20_000;
 const KEEP_MS = 120_000;
 
 // Without HTTPS on another machine, in some private windows, and while the page is being written.
-let keepsNothing = !import.meta.env.PROD || !('serviceWorker' in navigator) || !('caches' in globalThis);
+const keepsNothing = !import.meta.env.PROD || !('serviceWorker' in navigator) || !('caches' in globalThis);
 let state: Whole = 'not';
 const listeners = new Set<() => void>();
 
@@ -49,9 +49,8 @@ const late = (ms: number, what: string) =>
     }, ms);
   });
 
-/** The service worker that serves this page; a first one takes charge when it has all of the program. Null where none does. */
+/** The service worker that serves this page; a first one takes charge when it has all of the program, which over a slow line takes its time. Null where none does yet. */
 async function inCharge(): Promise<ServiceWorker | null> {
-  if (keepsNothing) return null;
   const has = navigator.serviceWorker.controller;
   if (has) return has;
   const taken = new Promise<ServiceWorker>((done) => {
@@ -59,9 +58,7 @@ async function inCharge(): Promise<ServiceWorker | null> {
       if (navigator.serviceWorker.controller) done(navigator.serviceWorker.controller);
     });
   });
-  const found = await Promise.race([taken, late(CHARGE_MS, 'none takes charge')]).catch(() => null);
-  keepsNothing = found === null && navigator.onLine;
-  return found;
+  return Promise.race([taken, late(CHARGE_MS, 'none takes charge')]).catch(() => null);
 }
 
 /** Has the service worker keep what is named, and look through what is kept. @returns What is missing. */
@@ -94,8 +91,9 @@ export async function isKept(files: string[]): Promise<boolean> {
  * @returns Whole only where every one of them was looked for and found.
  */
 export async function makeWhole(planner: string[], page: string): Promise<Whole> {
+  if (keepsNothing) return 'cannot';
   const worker = await inCharge();
-  if (!worker) return 'cannot';
+  if (!worker) return 'not';
   const open = /^\/jobs\/([0-9a-f-]{36})/.exec(page)?.[1];
   const reading = (id: string) => [`/api/jobs/${id}`, `/api/jobs/${id}/log`];
   // What is looked at first: nobody knows when the network goes.

@@ -118,6 +118,7 @@ export const board = both({
   yourName: 'This phone is called',
   clockOff: (span: string) => `This phone’s clock is off by ${span}; the program’s time is used.`,
   offline: 'No connection: kept here, sent later.',
+  plannedAt: (time: string) => `Hours as planned at ${time}; kept here.`,
   plansHere: 'No connection: planned here, sent later.',
   waiting: (n: string) => `${n} kept here, to be sent`,
   settings: 'Sound, voice, night',

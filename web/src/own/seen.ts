@@ -50,3 +50,8 @@ export async function lastSeen<T>(key: string): Promise<Seen<T> | null> {
     return null;
   }
 }
+
+/** Sent off: what was seen of the yard does not stay on the device. */
+export async function forgetSeen(): Promise<void> {
+  await (await store())?.clear('seen').catch(() => undefined);
+}

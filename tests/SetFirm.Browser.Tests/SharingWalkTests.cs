@@ -18,7 +18,7 @@ public sealed class SharingWalkTests
     [Fact]
     public async Task A_phone_joins_by_the_code_ticks_on_the_board_changes_no_job_and_is_sent_off()
     {
-        var port = FreePort();
+        var port = Site.FreePort(Address);
         using var site = new Site(null, ("SetFirm:ShareAddress", Address), ("SetFirm:SharePort", $"{port}"));
         using var host = new Browser();
         using var phone = new Browser();
@@ -161,11 +161,4 @@ public sealed class SharingWalkTests
     private async Task<JsonNode> PreferencesAsync(Site site) => (await (await site.Get("/api/preferences")).Content.ReadFromJsonAsync<JsonNode>(token))!;
 
     private async Task<JsonArray> LogAsync(Site site, string id) => (await (await site.Get($"/api/jobs/{id}/log")).Content.ReadFromJsonAsync<JsonNode>(token))!.AsArray();
-
-    private static int FreePort()
-    {
-        using var probe = new TcpListener(IPAddress.Parse(Address), 0);
-        probe.Start();
-        return ((IPEndPoint)probe.LocalEndpoint).Port;
-    }
 }

@@ -40,8 +40,8 @@ public sealed partial class SharingTests
     private static readonly HttpMethod[] Methods = [HttpMethod.Get, HttpMethod.Put, HttpMethod.Post, HttpMethod.Delete, HttpMethod.Patch];
 
     private readonly CancellationToken token = TestContext.Current.CancellationToken;
-    private readonly int port = FreePort();
-    private readonly int safePort = FreePort();
+    private readonly int port = Site.FreePort(Address);
+    private readonly int safePort = Site.FreePort(Address);
 
     private Uri Home => new($"http://{Address}:{port}");
 
@@ -364,13 +364,6 @@ public sealed partial class SharingTests
         await ShareAsync(site, false);
         await ShareAsync(site, true, safe: true);
         (await plain.GetByteArrayAsync(new Uri("/join/certificate", UriKind.Relative), token)).ShouldBe(authority.RawData);
-    }
-
-    private static int FreePort()
-    {
-        using var probe = new TcpListener(IPAddress.Parse(Address), 0);
-        probe.Start();
-        return ((IPEndPoint)probe.LocalEndpoint).Port;
     }
 
     private Site NewSite(string? file = null) => new(

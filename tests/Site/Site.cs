@@ -1,6 +1,7 @@
 using System.Net;
 using System.Net.Http.Headers;
 using System.Net.Http.Json;
+using System.Net.Sockets;
 using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
@@ -21,6 +22,25 @@ public sealed class Site : WebApplicationFactory<Program>
     public Site()
         : this(null)
     {
+    }
+
+    /// <summary>A port of an address of this machine that nobody listens at, below those that the system gives to whoever asks for any: it stays free while a test shuts it and opens it again.</summary>
+    internal static int FreePort(string address)
+    {
+        while (true)
+        {
+            var port = Random.Shared.Next(20_000, 32_000);
+            using var probe = new TcpListener(IPAddress.Parse(address), port);
+            try
+            {
+                probe.Start();
+                return port;
+            }
+            catch (SocketException)
+            {
+                // Another.
+            }
+        }
     }
 
     /// <param name="file">A data file to open, which then outlives the site; null makes one that does not.</param>

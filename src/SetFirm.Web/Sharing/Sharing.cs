@@ -1,3 +1,4 @@
+using System.Diagnostics;
 using System.Globalization;
 using System.Net;
 using System.Net.Sockets;
@@ -11,10 +12,13 @@ internal sealed partial class Sharing(HomeDoors doors, HomeSettings settings, Ho
     private const int UsualPort = 5081;
     private const int UsualSafePort = 5444;
 
-    /// <summary>Doors open in a moment, or not at all.</summary>
-    private const int Looks = 60;
-
     private static readonly TimeSpan Look = TimeSpan.FromMilliseconds(50);
+
+    /// <summary>Doors open in a moment; where they were shut just before, the server first sees those out who were connected (5 s), and a busy machine takes its time.</summary>
+    private static readonly TimeSpan Opens = TimeSpan.FromSeconds(20);
+
+    /// <summary>Nobody new comes in from the first moment on; who asked to shut waits no longer than this to hear so.</summary>
+    private static readonly TimeSpan Closes = TimeSpan.FromSeconds(5);
 
     private readonly SemaphoreSlim turn = new(1, 1);
 
@@ -85,16 +89,11 @@ internal sealed partial class Sharing(HomeDoors doors, HomeSettings settings, Ho
             }
 
             doors.Open(ownHosts, Url("http", Port), safe ? Url("https", SafePort) : null, Names);
-            for (var look = 0; look < Looks; look++)
+            if (await ComesAsync(Opens, () => wanted.All(Taken), cancellation))
             {
-                if (wanted.All(Taken))
-                {
-                    (IsOn, IsSafe) = (true, safe);
-                    settings.Write(OnKey, safe ? "safe" : "on");
-                    return null;
-                }
-
-                await Task.Delay(Look, cancellation);
+                (IsOn, IsSafe) = (true, safe);
+                settings.Write(OnKey, safe ? "safe" : "on");
+                return null;
             }
 
             await CloseAsync(cancellation);
@@ -115,10 +114,23 @@ internal sealed partial class Sharing(HomeDoors doors, HomeSettings settings, Ho
         (IsOn, IsSafe) = (false, false);
         invitations.Close();
         doors.Close();
-        for (var look = 0; look < Looks && open.Any(Taken); look++)
+        await ComesAsync(Closes, () => !open.Any(Taken), cancellation);
+    }
+
+    private static async Task<bool> ComesAsync(TimeSpan within, Func<bool> what, CancellationToken cancellation)
+    {
+        var since = Stopwatch.StartNew();
+        while (!what())
         {
+            if (since.Elapsed > within)
+            {
+                return false;
+            }
+
             await Task.Delay(Look, cancellation);
         }
+
+        return true;
     }
 
     [LoggerMessage(Level = LogLevel.Warning, Message = "The home network is not let in: {Trouble}")]

@@ -15,7 +15,7 @@ namespace SetFirm.Web.Tests;
 public sealed class KilledTests : IDisposable
 {
     /// <summary>In the test run; <c>./setfirm torture</c> asks for more.</summary>
-    private static readonly int Rounds = int.TryParse(Environment.GetEnvironmentVariable("SETFIRM_KILLS"), out var rounds) ? rounds : 20;
+    private static readonly int Rounds = int.TryParse(Environment.GetEnvironmentVariable("SETFIRM_KILLS"), out var rounds) ? rounds : 8;
 
     private readonly string folder = Directory.CreateTempSubdirectory("set-firm-killed-").FullName;
 

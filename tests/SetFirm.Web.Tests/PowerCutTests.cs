@@ -10,7 +10,7 @@ public sealed class PowerCutTests : IDisposable
     private readonly string folder = Directory.CreateTempSubdirectory("set-firm-power-").FullName;
 
     /// <summary>In the test run; <c>./setfirm torture</c> asks for more.</summary>
-    private static int Cuts => int.TryParse(Environment.GetEnvironmentVariable("SETFIRM_CUTS"), out var cuts) ? cuts : 30;
+    private static int Cuts => int.TryParse(Environment.GetEnvironmentVariable("SETFIRM_CUTS"), out var cuts) ? cuts : 10;
 
     public void Dispose()
     {

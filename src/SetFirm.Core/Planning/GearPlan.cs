@@ -25,7 +25,7 @@ public static class GearPlan
         var pours = plan.Pours.Select(p => p.Sketch.Date).OfType<LocalDate>().Distinct().Order().ToImmutableArray();
         return
         [
-            .. JobTasks.Of(plan, Told.Nothing).SelectMany(t => t.Traits.Gear.Select(g => (Gear: g, Task: t))).GroupBy(g => g.Gear).OrderBy(g => g.Key).Select(group =>
+            .. JobTasks.Of(plan, Told.Nothing).SelectMany(t => t.Gear.Select(g => (Gear: g, Task: t))).GroupBy(g => g.Gear).OrderBy(g => g.Key).Select(group =>
             {
                 var days = group.SelectMany(g => DaysOf(g.Task, pours, plan.Said.Day.WorkDays)).Distinct().Order().ToImmutableArray();
                 var said = plan.Said.Buy.Gear.FirstOrDefault(g => g.Gear == group.Key);

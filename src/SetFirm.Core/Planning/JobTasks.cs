@@ -16,19 +16,22 @@ namespace SetFirm.Core.Planning;
 /// <param name="Key">What the diary names it by.</param>
 /// <param name="Task">Which.</param>
 /// <param name="Element">Index of the element; null where it is done once for the job.</param>
-/// <param name="Numbers">This job's own.</param>
-/// <param name="Minutes">For the people that it asks for; null where it is no work of its own.</param>
+/// <param name="People">That do it: never more than there are.</param>
+/// <param name="Gear">To have at hand, by how this job does it.</param>
+/// <param name="Numbers">This job's own: of what the pour that is looked at has of the element, where it is done anew for each.</param>
+/// <param name="Minutes">For those people; null where it is no work of its own.</param>
 /// <param name="Parts">What of it is done in turns.</param>
 /// <param name="Cautions">Where the hand is about to do it, the gravest first.</param>
 /// <param name="On">Day on which it is begun; null while the day of the pour is not known.</param>
 /// <param name="Until">Day on which it is over.</param>
 /// <param name="From">Not before; null where any time will do.</param>
+/// <param name="At">Begun: then, or as soon after as somebody works.</param>
 /// <param name="By">To be done by then; null where it may wait.</param>
 /// <param name="State">Where it stands.</param>
 /// <param name="WaitsFor">Keys of what is done first and is not done yet.</param>
 /// <param name="Told">That it is done; null while it is not.</param>
 public sealed record JobTask(
-    string Key, WorkTask Task, int? Element, ImmutableArray<TaskNumber> Numbers, double? Minutes, ImmutableArray<TaskPart> Parts, ImmutableArray<Notice> Cautions, LocalDate? On, LocalDate? Until, Instant? From,
+    string Key, WorkTask Task, int? Element, int People, ImmutableArray<Gear> Gear, ImmutableArray<TaskNumber> Numbers, double? Minutes, ImmutableArray<TaskPart> Parts, ImmutableArray<Notice> Cautions, LocalDate? On, LocalDate? Until, Instant? From, Instant? At,
     Instant? By, TaskState State, ImmutableArray<string> WaitsFor, JobEvent? Told)
 {
     public TaskTraits Traits => TaskCatalogue.Of(Task);
@@ -53,21 +56,24 @@ public static class JobTasks
         }
 
         var site = plan.Said.Site.Latitude ?? SitePlace.OfZone(plan.Said.TimeZone)?.Latitude;
-        var listed = Listed(elements, build, plan.Pour, site < 0);
+        ImmutableArray<WorkPart> parts = [.. elements.Select(e => WorkPart.Of(e, plan))];
+        var listed = Listed(parts, plan, site < 0);
         var done = Done(listed, told, plan);
-        var open = listed.Where(t => !done.ContainsKey(t.Key)).ToLookup(t => t.Task);
+        Entry[] open = [.. listed.Where(t => !done.ContainsKey(t.Key))];
+        var byTask = open.ToLookup(t => t.Task);
         var days = Days(listed, plan);
         // Each once, where the hand first does the thing.
         var warned = new HashSet<Notice>();
         return [.. listed.Select((t, i) =>
         {
-            var waits = t.Traits.Needs.SelectMany(n => open[n]).Where(n => n.Element is null || t.Element is null || n.Element == t.Element).OrderBy(n => n.Place).Select(n => n.Key).ToImmutableArray();
+            var needs = t.Traits.AfterAll ? open.Where(n => n.Traits.Phase < t.Traits.Phase && (n.Element is null || parts[n.Of].IsHere)) : t.Traits.Needs.SelectMany(n => byTask[n]);
+            var waits = needs.Where(n => n.Element is null || t.Element is null || n.Element == t.Element).OrderBy(n => n.Place).Select(n => n.Key).ToImmutableArray();
             var line = done.GetValueOrDefault(t.Key);
             var early = asOf is { } now && t.From is { } opens && now < opens;
             var of = elements[t.Of];
             return new JobTask(
-                t.Key, t.Task, t.Element, t.Numbers, t.Minutes, TaskParts.Of(t.Task, of, elements, plan.Pour), [.. Cautions.Of(t.Task, plan.Hazards, t.Element is null ? null : Hurts(of)).Where(warned.Add)],
-                days[i]?.On, days[i]?.Until, t.From, t.By, line is not null ? TaskState.Done : waits.Length > 0 || early ? TaskState.Waits : TaskState.Ready, waits, line);
+                t.Key, t.Task, t.Element, t.People, TaskGear.Of(t.Task, parts[t.Of], parts, plan), t.Numbers, t.Minutes, TaskParts.Of(t.Task, parts[t.Of], parts, plan.Pour), [.. Cautions.Of(t.Task, plan.Hazards, t.Element is null ? null : Hurts(of)).Where(warned.Add)],
+                days[i]?.On, days[i]?.Until, t.From, t.At, t.By, line is not null ? TaskState.Done : waits.Length > 0 || early ? TaskState.Waits : TaskState.Ready, waits, line);
         })];
     }
 
@@ -97,39 +103,46 @@ public static class JobTasks
     /// <summary>What there is to look over before the pour.</summary>
     public static IReadOnlyList<Inspection> LookedOver(ImmutableArray<ElementPlan> elements) => Inspections.For(Facts(elements));
 
-    // Ground and forms go before the first pour of the job, whichever is looked at.
     private static ImmutableArray<(LocalDate On, LocalDate Until)?> Days(List<Entry> listed, JobPlan plan)
     {
         var first = plan.Pours.Select(p => p.Task).OfType<PourDay.PourTask>().MinBy(t => t.StartsAt);
-        return TaskDates.Days([.. listed.Select(t => (t.Task, t.Minutes, t.From, t.By))], first?.StartsAt, first?.Zone, plan.Said.Day.WorkDays);
+        return TaskDates.Days(
+            [.. listed.Select(t => new TaskDates.Dated(t.Task, t.Minutes, t.At, t.By, t.OfThisPour))], first?.StartsAt, plan.Pour?.Load.Task?.StartsAt ?? first?.StartsAt, first?.Zone, plan.Said.Day.WorkDays);
     }
 
-    // Phase by phase; in each, element by element in the order of its work.
-    private static List<Entry> Listed(ImmutableArray<ElementPlan> elements, BuildPlan build, PourPlan? pour, bool south)
+    // Phase by phase; in each, element by element in the order of its work. Ground and forms are the job's; from making ready on only what this pour has.
+    private static List<Entry> Listed(ImmutableArray<WorkPart> parts, JobPlan plan, bool south)
     {
         var tasks = new List<Entry>();
         var once = new HashSet<WorkTask>();
+        var hands = Math.Max(1, plan.Pour?.Load.Load?.Crew.Hands ?? plan.Said.Mixing.Hands);
         foreach (var phase in Enum.GetValues<TaskPhase>())
         {
-            foreach (var element in elements)
+            foreach (var part in parts.Where(p => phase < TaskPhase.Stage || p.IsHere))
             {
-                foreach (var task in WorkOrders.Of(element.Traits.Work).Where(t => TaskCatalogue.Of(t).Phase == phase))
+                foreach (var task in WorkOrders.Of(part.Element.Traits.Work).Where(t => TaskCatalogue.Of(t).Phase == phase))
                 {
-                    var whole = TaskCatalogue.Of(task).Once;
-                    if (whole && !once.Add(task))
+                    var traits = TaskCatalogue.Of(task);
+                    if (traits.Once && !once.Add(task))
                     {
                         continue;
                     }
 
-                    IEnumerable<ElementPlan> of = whole ? elements.Where(e => WorkOrders.Of(e.Traits.Work).Contains(task)) : [element];
-                    if (of.Select(e => (e.Index, Numbers: TaskNumbers.Of(task, e, elements, build, pour))).FirstOrDefault(n => n.Numbers is not null) is { Numbers: { } known } found)
+                    IEnumerable<WorkPart> of = traits.Once ? parts.Where(p => (phase < TaskPhase.Stage || p.IsHere) && WorkOrders.Of(p.Element.Traits.Work).Contains(task)) : [part];
+                    if (of.Select(p => (Part: p, Numbers: TaskNumbers.Of(task, p, parts, plan))).FirstOrDefault(n => n.Numbers is not null) is { Numbers: { } known } found)
                     {
-                        var (from, by) = TaskDates.Window(task, pour, south);
+                        var element = found.Part.Element;
+                        var (from, by) = TaskDates.Window(task, found.Part, plan.Pour, south);
                         // Nothing that follows the pour comes before what it needs.
                         from = phase < TaskPhase.After
                             ? from
-                            : tasks.Where(t => TaskCatalogue.Of(task).Needs.Contains(t.Task) && (whole || t.Element is null || t.Element == found.Index)).Select(t => t.From).Append(from).Max();
-                        tasks.Add(new Entry(task, tasks.Count, found.Index, whole ? null : found.Index, whole ? "" : NameOf(element), known, from, by));
+                            : tasks.Where(t => traits.Needs.Contains(t.Task) && (traits.Once || t.Element is null || t.Element == element.Index)).Select(t => t.From).Append(from).Max();
+                        // What hardens does not wait for the morning; what may wait is done when somebody works.
+                        var at = from is { } opens && by is null && phase >= TaskPhase.After && plan.Curing is { } said ? said.Works.Next(opens) : from;
+                        // A piece that one person carries wants no second.
+                        var wanted = (int)known.Where(n => n.Figure == TaskFigure.LiftPeople).Select(n => n.Value).FirstOrDefault(traits.People);
+                        tasks.Add(new Entry(
+                            task, tasks.Count, element.Index, traits.Once ? null : element.Index, traits.Once ? "" : NameOf(element), known, from, at, by, wanted, Math.Min(hands, wanted), phase >= TaskPhase.Stage || (traits.EachCasting && found.Part.IsSeries)));
                     }
                 }
             }
@@ -150,7 +163,7 @@ public static class JobTasks
         var done = new Dictionary<string, JobEvent>();
         foreach (var task in listed)
         {
-            if (((task.Traits.Phase < TaskPhase.Stage ? all : own).GetValueOrDefault(task.Key) ?? here.Lines.FirstOrDefault(l => Tells(l, task.Task))) is { } line)
+            if (((task.OfThisPour ? own : all).GetValueOrDefault(task.Key) ?? here.Lines.FirstOrDefault(l => Tells(l, task.Task))) is { } line)
             {
                 done.Add(task.Key, line);
             }
@@ -217,12 +230,18 @@ public static class JobTasks
     /// <param name="Name">Of the element; empty where it is done once.</param>
     /// <param name="Numbers">Of this job.</param>
     /// <param name="From">Not before.</param>
+    /// <param name="At">Begun.</param>
     /// <param name="By">Done by.</param>
-    private sealed record Entry(WorkTask Task, int Place, int Of, int? Element, string Name, ImmutableArray<TaskNumber> Numbers, Instant? From, Instant? By)
+    /// <param name="Wanted">People that it takes.</param>
+    /// <param name="People">That do it.</param>
+    /// <param name="OfThisPour">It is done anew for every pour.</param>
+    private sealed record Entry(
+        WorkTask Task, int Place, int Of, int? Element, string Name, ImmutableArray<TaskNumber> Numbers, Instant? From, Instant? At, Instant? By, int Wanted, int People, bool OfThisPour)
     {
         public TaskTraits Traits => TaskCatalogue.Of(Task);
 
-        public double? Minutes => TaskEfforts.Minutes(Task, Numbers);
+        /// <summary>Fewer people than it asks for take longer; the day counts with those that there are.</summary>
+        public double? Minutes => TaskEfforts.Minutes(Task, Numbers) * (Task is WorkTask.Pour or WorkTask.FinishPasses ? 1 : ((double)Wanted / People));
 
         public string Key { get; } = JsonNamingPolicy.CamelCase.ConvertName(Task.ToString()) + (Name.Length == 0 ? "" : $":{Name}");
     }

@@ -8,13 +8,13 @@ namespace SetFirm.Core.Planning;
 internal static class TaskParts
 {
     /// <param name="task">Which.</param>
-    /// <param name="element">Of it.</param>
-    /// <param name="elements">Of the job.</param>
+    /// <param name="part">Of an element.</param>
+    /// <param name="parts">Of all elements.</param>
     /// <param name="pour">That is looked at.</param>
-    public static ImmutableArray<TaskPart> Of(WorkTask task, ElementPlan element, ImmutableArray<ElementPlan> elements, PourPlan? pour) => task switch
+    public static ImmutableArray<TaskPart> Of(WorkTask task, WorkPart part, ImmutableArray<WorkPart> parts, PourPlan? pour) => task switch
     {
-        WorkTask.GrindFace when element.Finish == Finish.GroundLater => AfterCare.Grits(element.FaceM2, element.Traits.SidesShow ? element.Cast.Plan.Perimeter.Metres * element.Cast.Count : 0),
-        WorkTask.Coat when pour?.Cure is { } cure => [.. cure.Coats.Select(c => Coat(c, elements.Sum(e => e.OpenM2)))],
+        WorkTask.GrindFace when part.Element is { Finish: Finish.GroundLater } element => AfterCare.Grits(part.FaceM2, element.Traits.SidesShow ? element.Cast.Plan.Perimeter.Metres * part.Pieces : 0),
+        WorkTask.Coat when pour?.Cure is { } cure => [.. cure.Coats.Select(c => Coat(c, parts.Where(p => p.IsHere).Sum(p => p.OpenM2)))],
         _ => [],
     };
 

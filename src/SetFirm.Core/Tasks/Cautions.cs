@@ -69,7 +69,7 @@ public static class Cautions
         yield return (new Notice.DustWhenTipping(), mix.Self, [WorkTask.MeasureOut, WorkTask.Pour]);
         if (job.Ground)
         {
-            yield return (new Notice.SilicaWhenGround(), Places.Cure.Self, [WorkTask.GrindFace, WorkTask.CutBack, WorkTask.SoftenCorners]);
+            yield return (new Notice.SilicaWhenGround(), Places.Cure.Self, [WorkTask.GrindFace, WorkTask.SoftenCorners]);
         }
 
         if (job.LiftKg is > Crew.LiftKg and var kg)

@@ -64,7 +64,6 @@ public static class TaskEfforts
         [WorkTask.PatchHoles] = Of(30),
         [WorkTask.SoftenCorners] = Of(15, (TaskFigure.Pieces, 5)),
         [WorkTask.GrindFace] = Of(20, (TaskFigure.GrindMin, 1)),
-        [WorkTask.CutBack] = Of(45),
         [WorkTask.BackfillSides] = Of(15, (TaskFigure.BackfillL, 0.12)),
         [WorkTask.Coat] = Of(15, (TaskFigure.CoatM2, 1 / AfterCare.CoatM2PerMin)),
         [WorkTask.SetInPlace] = Of(20, (TaskFigure.Pieces, 25)),

@@ -20,6 +20,7 @@ public enum Gear
     Barrow,
     Broom,
     Buckets,
+    BullFloat,
     CartridgeGun,
     Cloth,
     Compactor,
@@ -29,18 +30,26 @@ public enum Gear
     Edger,
     HandFloat,
     Grinder,
+    Groover,
     Hammer,
+    HammerDrill,
+    Hoe,
     Hose,
+    JointSaw,
     Kneeboards,
     Knife,
     Level,
     LiftingStraps,
     Mallet,
+    MarginTrowel,
     Mixer,
+    Paddle,
     PressureWasher,
     PryBar,
     Rake,
+    Rod,
     Roller,
+    Sander,
     SandingBlock,
     Saw,
     Scales,
@@ -56,6 +65,7 @@ public enum Gear
     TinSnips,
     Trestles,
     Trowel,
+    Tub,
     Wedges,
     WireBrush,
 }
@@ -145,7 +155,6 @@ public enum WorkTask
     PatchHoles,
     SoftenCorners,
     GrindFace,
-    CutBack,
     BackfillSides,
     FirstWalk,
     Coat,
@@ -163,6 +172,12 @@ public enum WorkTask
 /// <param name="Meets">The mistake that it keeps off.</param>
 public sealed record TaskTraits(TaskPhase Phase, int People, bool Once, ImmutableArray<WorkTask> Needs, ImmutableArray<Gear> Gear, CommonMistake? Meets = null)
 {
+    /// <summary>Of what is cast again and again, done anew for each casting.</summary>
+    public bool EachCasting { get; init; }
+
+    /// <summary>It waits for all work of the phases before, whatever that is.</summary>
+    public bool AfterAll { get; init; }
+
     /// <summary>Things that it uses up, where the job has them.</summary>
     public ImmutableArray<GoodKind> Uses { get; init; } = [];
 }
@@ -196,11 +211,11 @@ public static class TaskCatalogue
         [WorkTask.SetIsolation] = new(TaskPhase.Build, 1, false, [WorkTask.SetForms], [Tasks.Gear.Knife]) { Uses = [GoodKind.IsolationStrip, GoodKind.BondBreaker] },
         [WorkTask.MaskNear] = new(TaskPhase.Build, 1, false, [], [Tasks.Gear.Knife]) { Uses = [GoodKind.Plastic, GoodKind.Tape] },
         [WorkTask.SealSeams] = new(TaskPhase.Build, 1, false, [WorkTask.CutMould, WorkTask.BendStrips, WorkTask.SetForms, WorkTask.BoxCutOuts], [Tasks.Gear.CartridgeGun], CommonMistake.SeamsNotSealedADayBefore) { Uses = [GoodKind.SeamSealant] },
-        [WorkTask.SetSteel] = new(TaskPhase.Build, 2, false, [WorkTask.SetForms, WorkTask.CutMould, WorkTask.BendStrips, WorkTask.Dig, WorkTask.SpaceForms], [Tasks.Gear.Cutter, Tasks.Gear.TieTool]) { Uses = [GoodKind.Bar, GoodKind.MeshSheet, GoodKind.Scrim, GoodKind.Chair, GoodKind.TieWire] },
+        [WorkTask.SetSteel] = new(TaskPhase.Build, 2, false, [WorkTask.SetForms, WorkTask.CutMould, WorkTask.BendStrips, WorkTask.Dig, WorkTask.SpaceForms], [Tasks.Gear.Cutter, Tasks.Gear.TieTool]) { Uses = [GoodKind.Bar, GoodKind.MeshSheet, GoodKind.Scrim, GoodKind.Chair, GoodKind.TieWire], EachCasting = true },
         [WorkTask.OilForms] = new(TaskPhase.Build, 1, false, [WorkTask.SetForms, WorkTask.SealSeams], [Tasks.Gear.Sprayer], CommonMistake.NoRelease) { Uses = [GoodKind.ReleaseOil] },
-        [WorkTask.WaxMould] = new(TaskPhase.Build, 1, false, [WorkTask.CutMould, WorkTask.BendStrips, WorkTask.SealSeams], [Tasks.Gear.Cloth], CommonMistake.NoRelease) { Uses = [GoodKind.ReleaseOil] },
+        [WorkTask.WaxMould] = new(TaskPhase.Build, 1, false, [WorkTask.CutMould, WorkTask.BendStrips, WorkTask.SealSeams], [Tasks.Gear.Cloth], CommonMistake.NoRelease) { Uses = [GoodKind.ReleaseOil], EachCasting = true },
         [WorkTask.BuildRamp] = new(TaskPhase.Build, 1, true, [WorkTask.SetForms], [Tasks.Gear.Barrow]),
-        [WorkTask.LookOver] = new(TaskPhase.Stage, 1, true, [WorkTask.SetForms, WorkTask.CutMould, WorkTask.BendStrips, WorkTask.SetSteel, WorkTask.OilForms, WorkTask.WaxMould, WorkTask.TapeScrews, WorkTask.CutStakes], [Tasks.Gear.Level, Tasks.Gear.Tape]),
+        [WorkTask.LookOver] = new(TaskPhase.Stage, 1, true, [], [Tasks.Gear.Level, Tasks.Gear.Tape]) { AfterAll = true },
         [WorkTask.MeasureOut] = new(TaskPhase.Stage, 1, true, [WorkTask.LookOver], [Tasks.Gear.Buckets, Tasks.Gear.Scales]) { Uses = [GoodKind.Bag, GoodKind.Cement, GoodKind.Sand, GoodKind.Stone, GoodKind.Ballast, GoodKind.Additive, GoodKind.Pigment, GoodKind.Polymer, GoodKind.Fibre] },
         [WorkTask.Dampen] = new(TaskPhase.Stage, 1, true, [WorkTask.LookOver], [Tasks.Gear.Hose]),
         [WorkTask.Pour] = new(TaskPhase.PourDay, 2, true, [WorkTask.MeasureOut, WorkTask.Dampen], [Tasks.Gear.Mixer, Tasks.Gear.Barrow, Tasks.Gear.StrikeBoard, Tasks.Gear.Rake]) { Uses = [GoodKind.Truck, GoodKind.Gloves, GoodKind.Goggles, GoodKind.DustMask] },
@@ -220,12 +235,11 @@ public static class TaskCatalogue
         [WorkTask.PatchHoles] = new(TaskPhase.After, 1, false, [WorkTask.StripForms, WorkTask.Demould, WorkTask.Pour], [Tasks.Gear.Trowel]),
         [WorkTask.SoftenCorners] = new(TaskPhase.After, 1, false, [WorkTask.StripForms, WorkTask.Demould], [Tasks.Gear.SandingBlock]),
         [WorkTask.GrindFace] = new(TaskPhase.After, 1, false, [WorkTask.StripForms, WorkTask.Demould, WorkTask.PatchHoles], [Tasks.Gear.Grinder, Tasks.Gear.DustMask]),
-        [WorkTask.CutBack] = new(TaskPhase.After, 1, false, [WorkTask.GrindFace], [Tasks.Gear.Grinder, Tasks.Gear.DustMask]),
         [WorkTask.BackfillSides] = new(TaskPhase.After, 1, false, [WorkTask.StripForms, WorkTask.Pour], [Tasks.Gear.Shovel]),
         [WorkTask.FirstWalk] = new(TaskPhase.After, 1, true, [WorkTask.Pour], []),
-        [WorkTask.Coat] = new(TaskPhase.After, 1, true, [WorkTask.KeepWet, WorkTask.PatchHoles, WorkTask.GrindFace, WorkTask.CutBack], [Tasks.Gear.Roller], CommonMistake.SealingTooSoon) { Uses = [GoodKind.Sealer, GoodKind.Coating] },
-        [WorkTask.SetInPlace] = new(TaskPhase.After, 2, false, [WorkTask.Demould, WorkTask.Coat], [Tasks.Gear.LiftingStraps, Tasks.Gear.Level]),
-        [WorkTask.FirstLoad] = new(TaskPhase.After, 1, true, [WorkTask.Pour, WorkTask.SetInPlace], []),
+        [WorkTask.Coat] = new(TaskPhase.After, 1, true, [WorkTask.KeepWet, WorkTask.PatchHoles, WorkTask.GrindFace], [Tasks.Gear.Roller], CommonMistake.SealingTooSoon) { Uses = [GoodKind.Sealer, GoodKind.Coating] },
+        [WorkTask.SetInPlace] = new(TaskPhase.After, 2, false, [WorkTask.Demould, WorkTask.PatchHoles, WorkTask.SoftenCorners, WorkTask.GrindFace, WorkTask.Coat], [Tasks.Gear.LiftingStraps, Tasks.Gear.Level]),
+        [WorkTask.FirstLoad] = new(TaskPhase.After, 1, true, [WorkTask.Pour, WorkTask.StripForms, WorkTask.Demould, WorkTask.PatchHoles, WorkTask.SoftenCorners, WorkTask.GrindFace, WorkTask.FirstWalk, WorkTask.SetInPlace], []),
         [WorkTask.FirstWinter] = new(TaskPhase.After, 1, true, [WorkTask.Pour], []),
     }.ToImmutableDictionary();
 

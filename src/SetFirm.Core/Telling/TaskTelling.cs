@@ -22,8 +22,8 @@ public static class TaskTelling
             before.Sum(t => t.Minutes!.Value),
             Local(before.Where(t => TaskEfforts.Of(t.Task)!.LeadDays == 0).Min(t => t.On)),
             [.. tasks.Select(t => new TaskReport(
-                t.Key, t.Task, t.Traits.Phase, t.Element, t.Traits.People, t.Traits.Gear, [.. (plan.Buy?.Lines ?? []).Where(l => t.Traits.Uses.Contains(l.Good.Kind)).Select(l => l.Good.Id)],
-                t.Traits.Meets, t.Numbers, t.Minutes, t.Parts, t.Cautions, Local(t.On), t.From, t.By, t.State, t.WaitsFor, t.Told?.At, t.Told?.Device ?? "", t.Ticked))]);
+                t.Key, t.Task, t.Traits.Phase, t.Element, t.People, t.Gear, [.. (plan.Buy?.Lines ?? []).Where(l => t.Traits.Uses.Contains(l.Good.Kind)).Select(l => l.Good.Id)],
+                t.Traits.Meets, t.Numbers, t.Minutes, t.Parts, t.Cautions, Local(t.On), t.From, t.At, t.By, t.State, t.WaitsFor, t.Told?.At, t.Told?.Device ?? "", t.Ticked))]);
     }
 
     private static string? Local(LocalDate? date) => date is { } on ? LocalDatePattern.Iso.Format(on) : null;

@@ -16,7 +16,7 @@ public sealed record TasksReport(string? Pour, double BeforeMinutes, string? Beg
 /// <param name="Task">Which.</param>
 /// <param name="Phase">When in the job.</param>
 /// <param name="Element">Index of the element; null where it is done once for the job.</param>
-/// <param name="People">That it takes.</param>
+/// <param name="People">That do it: never more than there are.</param>
 /// <param name="Gear">To have at hand.</param>
 /// <param name="Goods">Ids of what it uses up, of the things to buy.</param>
 /// <param name="Meets">The mistake that it keeps off; null where none is common.</param>
@@ -26,6 +26,7 @@ public sealed record TasksReport(string? Pour, double BeforeMinutes, string? Beg
 /// <param name="Cautions">The gravest first.</param>
 /// <param name="On">Local date on which it is begun; null while the day of the pour is not known.</param>
 /// <param name="From">Not before; null where any time will do.</param>
+/// <param name="At">Begun: then, or as soon after as somebody works; null where any time will do.</param>
 /// <param name="By">To be done by then; null where it may wait.</param>
 /// <param name="State">Where it stands.</param>
 /// <param name="WaitsFor">Keys of what is done first and is not done yet.</param>
@@ -34,4 +35,4 @@ public sealed record TasksReport(string? Pour, double BeforeMinutes, string? Beg
 /// <param name="Ticked">It was ticked here, and can be taken back here; false also where the board or the cure was told of it.</param>
 public sealed record TaskReport(
     string Key, WorkTask Task, TaskPhase Phase, int? Element, int People, IReadOnlyList<Gear> Gear, IReadOnlyList<string> Goods, CommonMistake? Meets, IReadOnlyList<TaskNumber> Figures, double? Minutes, IReadOnlyList<TaskPart> Parts,
-    IReadOnlyList<Notice> Cautions, string? On, Instant? From, Instant? By, TaskState State, IReadOnlyList<string> WaitsFor, Instant? DoneAt, string DoneBy, bool Ticked);
+    IReadOnlyList<Notice> Cautions, string? On, Instant? From, Instant? At, Instant? By, TaskState State, IReadOnlyList<string> WaitsFor, Instant? DoneAt, string DoneBy, bool Ticked);

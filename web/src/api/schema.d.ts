@@ -2951,7 +2951,7 @@ export interface components {
          * @description Something to hold in the hand.
          * @enum {unknown}
          */
-        Gear: "barrow" | "broom" | "buckets" | "cartridgeGun" | "cloth" | "compactor" | "cutter" | "drill" | "dustMask" | "edger" | "handFloat" | "grinder" | "hammer" | "hose" | "kneeboards" | "knife" | "level" | "liftingStraps" | "mallet" | "mixer" | "pressureWasher" | "pryBar" | "rake" | "roller" | "sandingBlock" | "saw" | "scales" | "scraper" | "shovel" | "sledgeHammer" | "sponge" | "sprayer" | "strikeBoard" | "stringLine" | "tape" | "tieTool" | "tinSnips" | "trestles" | "trowel" | "wedges" | "wireBrush";
+        Gear: "barrow" | "broom" | "buckets" | "bullFloat" | "cartridgeGun" | "cloth" | "compactor" | "cutter" | "drill" | "dustMask" | "edger" | "handFloat" | "grinder" | "groover" | "hammer" | "hammerDrill" | "hoe" | "hose" | "jointSaw" | "kneeboards" | "knife" | "level" | "liftingStraps" | "mallet" | "marginTrowel" | "mixer" | "paddle" | "pressureWasher" | "pryBar" | "rake" | "rod" | "roller" | "sander" | "sandingBlock" | "saw" | "scales" | "scraper" | "shovel" | "sledgeHammer" | "sponge" | "sprayer" | "strikeBoard" | "stringLine" | "tape" | "tieTool" | "tinSnips" | "trestles" | "trowel" | "tub" | "wedges" | "wireBrush";
         /** @description Where a thing to hold in the hand comes from. */
         GearDocument: {
             gear: components["schemas"]["Gear"];
@@ -8402,7 +8402,7 @@ export interface components {
             element: null | number;
             /**
              * Format: int32
-             * @description That it takes.
+             * @description That do it: never more than there are.
              */
             people: number;
             /** @description To have at hand. */
@@ -8424,6 +8424,7 @@ export interface components {
             /** @description Local date on which it is begun; null while the day of the pour is not known. */
             on: null | string;
             from: null | components["schemas"]["Instant"];
+            at: null | components["schemas"]["Instant"];
             by: null | components["schemas"]["Instant"];
             /** @description Where it stands. */
             state: components["schemas"]["TaskState"];
@@ -9566,7 +9567,7 @@ export interface components {
          * @description A task, whatever kind of work it belongs to.
          * @enum {unknown}
          */
-        WorkTask: "readRules" | "findServices" | "clearAway" | "cleanOld" | "planCracks" | "checkSupport" | "setOut" | "dig" | "compactBase" | "levelBench" | "makeDeck" | "cutMould" | "bendStrips" | "setForms" | "spaceForms" | "capEnds" | "checkSquare" | "cutStakes" | "boxCutOuts" | "tapeScrews" | "backfillForms" | "setIsolation" | "maskNear" | "sealSeams" | "setSteel" | "oilForms" | "waxMould" | "buildRamp" | "lookOver" | "measureOut" | "dampen" | "pour" | "roughenBase" | "tapEdges" | "setAnchors" | "setPebbles" | "finishPasses" | "washFace" | "cleanTools" | "fenceOff" | "coverIt" | "keepWet" | "stripForms" | "rubFace" | "demould" | "patchHoles" | "softenCorners" | "grindFace" | "cutBack" | "backfillSides" | "firstWalk" | "coat" | "setInPlace" | "firstLoad" | "firstWinter";
+        WorkTask: "readRules" | "findServices" | "clearAway" | "cleanOld" | "planCracks" | "checkSupport" | "setOut" | "dig" | "compactBase" | "levelBench" | "makeDeck" | "cutMould" | "bendStrips" | "setForms" | "spaceForms" | "capEnds" | "checkSquare" | "cutStakes" | "boxCutOuts" | "tapeScrews" | "backfillForms" | "setIsolation" | "maskNear" | "sealSeams" | "setSteel" | "oilForms" | "waxMould" | "buildRamp" | "lookOver" | "measureOut" | "dampen" | "pour" | "roughenBase" | "tapEdges" | "setAnchors" | "setPebbles" | "finishPasses" | "washFace" | "cleanTools" | "fenceOff" | "coverIt" | "keepWet" | "stripForms" | "rubFace" | "demould" | "patchHoles" | "softenCorners" | "grindFace" | "backfillSides" | "firstWalk" | "coat" | "setInPlace" | "firstLoad" | "firstWinter";
         YardPrice: {
             /** @description Of what money. */
             currency: string;

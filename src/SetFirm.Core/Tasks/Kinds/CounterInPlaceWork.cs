@@ -10,6 +10,6 @@ internal static class CounterInPlaceWork
         WorkTask.ReadRules, WorkTask.CheckSupport, WorkTask.MakeDeck, WorkTask.MaskNear, WorkTask.SetForms, WorkTask.BoxCutOuts, WorkTask.TapeScrews,
         WorkTask.SealSeams, WorkTask.SetSteel, WorkTask.OilForms, WorkTask.LookOver, WorkTask.MeasureOut, WorkTask.Pour, WorkTask.TapEdges,
         WorkTask.FinishPasses, WorkTask.CleanTools, WorkTask.CoverIt, WorkTask.KeepWet, WorkTask.StripForms, WorkTask.PatchHoles, WorkTask.SoftenCorners,
-        WorkTask.GrindFace, WorkTask.CutBack, WorkTask.Coat, WorkTask.FirstLoad,
+        WorkTask.GrindFace, WorkTask.Coat, WorkTask.FirstLoad,
     ];
 }

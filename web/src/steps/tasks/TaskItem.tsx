@@ -31,8 +31,8 @@ function whenText(task: TaskReport, format: Formats): string {
       .filter(Boolean)
       .join(', ');
   if (task.from && task.by) return words.between(format.dateTime(task.from), format.dateTime(task.by));
-  if (task.from) return words.from(format.dateTime(task.from));
-  if (task.on !== null && task.phase !== 'stage') {
+  if (task.at) return words.from(format.dateTime(task.at));
+  if (task.on !== null && task.task !== 'dampen') {
     const { weekday, day } = calendarDay(task.on);
     return words.aboutOn(`${weekday} ${day}`);
   }

@@ -1,0 +1,204 @@
+using NodaTime;
+using SetFirm.Core.Batching;
+using SetFirm.Core.Curing;
+using SetFirm.Core.Events;
+using SetFirm.Core.Finishing;
+using SetFirm.Core.Job;
+using SetFirm.Core.Planning;
+using SetFirm.Core.Shapes;
+using SetFirm.Core.Tasks;
+using SetFirm.Core.Weather;
+
+namespace SetFirm.Core.Tests.Tasks;
+
+/// <summary>What must hold of the order of work of any job: the list is made of the plan, and never says what the plan contradicts.</summary>
+public sealed class OrderLawTests
+{
+    private static readonly string[] Bags = ["general-25kg", "fast-80lb", "rapid-60lb"];
+
+    private static readonly (MixerKind Kind, string Size)[] Mixers = [.. Enum.GetValues<MixerKind>().Select(k => (k, k == MixerKind.DrillBucket ? "25 L" : k is MixerKind.Barrow or MixerKind.Tub ? "80 L" : "140 L"))];
+
+    private static readonly HourlyWeather[] Weathers =
+    [
+        Samples.Steady(18), Samples.Steady(29, 0.35, 22), Samples.Steady(8), Samples.Steady(4, 0.9, 3), Samples.Steady(23, 0.85, 5), Samples.Steady(13, 0.5, 30),
+    ];
+
+    /// <summary>Each comes after what stands before it, as far as a job has both.</summary>
+    private static readonly WorkTask[][] Chains =
+    [
+        [WorkTask.Pour, WorkTask.FinishPasses, WorkTask.CoverIt, WorkTask.KeepWet],
+        [WorkTask.Pour, WorkTask.StripForms, WorkTask.PatchHoles, WorkTask.GrindFace, WorkTask.SetInPlace, WorkTask.FirstLoad],
+        [WorkTask.Pour, WorkTask.Demould, WorkTask.SoftenCorners, WorkTask.SetInPlace, WorkTask.FirstLoad],
+        [WorkTask.StripForms, WorkTask.RubFace], [WorkTask.StripForms, WorkTask.BackfillSides], [WorkTask.FirstWalk, WorkTask.FirstLoad], [WorkTask.GrindFace, WorkTask.Coat, WorkTask.SetInPlace],
+        [WorkTask.RoughenBase, WorkTask.CoverIt], [WorkTask.Pour, WorkTask.WashFace, WorkTask.CoverIt],
+    ];
+
+    public static TheoryData<int> Indexes => [.. Enumerable.Range(0, Kinds.All().Count)];
+
+    /// <summary>Every finish of a kind, and along with it every mixer, number of hands, mix, cure and weather, in turns of different length so that they meet in many ways.</summary>
+    private static IEnumerable<JobDocument> Jobs(int index)
+    {
+        var finishes = Enum.GetValues<Finish>();
+        var methods = Enum.GetValues<CuringMethod>();
+        for (var i = 0; i < 4 * finishes.Length; i++)
+        {
+            var element = Kinds.All()[index] with { Finish = finishes[i % finishes.Length], Id = "it" };
+            var job = Kinds.Job(element);
+            var (kind, size) = Mixers[i % Mixers.Length];
+            yield return job with
+            {
+                Mix = i % 4 == 3 ? job.Mix : ((BaggedMixDocument)job.Mix) with { Bag = Bags[i % Bags.Length] },
+                Mixing = job.Mixing with { Hands = 1 + (i % 3), Mixer = job.Mixing.Mixer with { Kind = kind, Size = size } },
+                Cure = job.Cure with { Method = methods[i % methods.Length] },
+                Day = job.Day with { WorkDays = (WorkDays)(i % 4) },
+            };
+        }
+    }
+
+    private static IEnumerable<JobPlan> Plans(int index) => Jobs(index).SelectMany((job, i) =>
+    {
+        var plan = Planner.Plan(job, Weathers[i % Weathers.Length]);
+        // The last pour of many, and one between, as well as the first.
+        return plan.Pours.Length < 2 ? [plan] : new[] { 0, plan.Pours.Length / 2, plan.Pours.Length - 1 }.Distinct().Select(n => Planner.Plan(job, Weathers[i % Weathers.Length], pour: plan.Pours[n].Sketch.Id));
+    });
+
+    [Theory]
+    [MemberData(nameof(Indexes))]
+    public void Nothing_is_done_before_what_it_follows_and_never_by_more_hands_than_there_are(int index)
+    {
+        foreach (var plan in Plans(index).Where(p => p.Pour?.Day is not null))
+        {
+            var tasks = JobTasks.Of(plan, Told.Nothing);
+            var what = $"{plan.Said.Elements[0].Finish}, {plan.Said.Mixing.Mixer.Kind}, {plan.Said.Cure.Method}, pour {plan.Pour!.Load.Number} of {plan.Pours.Length}";
+            foreach (var chain in Chains)
+            {
+                JobTask[] here = [.. chain.Select(t => tasks.FirstOrDefault(o => o.Task == t)).OfType<JobTask>().Where(t => t.From is not null)];
+                foreach (var (before, after) in here.Zip(here.Skip(1)))
+                {
+                    after.From!.Value.ShouldBeGreaterThanOrEqualTo(before.From!.Value, $"{after.Key} before {before.Key}: {what}");
+                    (after.At ?? after.From)!.Value.ShouldBeGreaterThanOrEqualTo((before.At ?? before.From)!.Value, $"{after.Key} before {before.Key}: {what}");
+                }
+            }
+
+            tasks.ShouldAllBe(t => t.People >= 1 && t.People <= plan.Said.Mixing.Hands);
+            foreach (var task in tasks.Where(t => t.Traits.Phase == TaskPhase.After && t.By is null && t.At is not null))
+            {
+                plan.Curing!.Works.Holds(task.At!.Value).ShouldBeTrue($"{task.Key} at {task.At}, when nobody works: {what}");
+            }
+        }
+    }
+
+    [Theory]
+    [MemberData(nameof(Indexes))]
+    public void A_task_stands_there_where_the_job_does_the_thing_and_only_there(int index)
+    {
+        foreach (var plan in Plans(index).Where(p => p.Pour?.Day is not null))
+        {
+            var (element, day) = (plan.Elements!.Value[0], plan.Pour!.Day!);
+            var tasks = JobTasks.Of(plan, Told.Nothing);
+            var passes = day.Zones.SelectMany(z => z.Passes).Select(p => p.Pass).ToHashSet();
+            bool Has(WorkTask task) => tasks.Any(t => t.Task == task);
+            var what = $"{element.Finish}, {plan.Said.Mixing.Mixer.Kind}, {plan.Said.Cure.Method}, pour {plan.Pour.Load.Number} of {plan.Pours.Length}";
+            var boards = element.Build!.Forms is { } forms && forms.Boards.Boards.Sum(b => b.CutM) + forms.Boards.Bends.Sum(b => b.CutM) > 0;
+            var mould = element.Build.Mould is not null;
+            WorkTask[] ofForms = [WorkTask.SetForms, WorkTask.TapeScrews, WorkTask.OilForms, WorkTask.StripForms, WorkTask.CheckSquare];
+            (boards || mould || !ofForms.Any(Has)).ShouldBeTrue($"nothing is formed: {what}");
+            Has(WorkTask.CutStakes).ShouldBe(WorkOrders.Of(element.Traits.Work).Contains(WorkTask.CutStakes) && element.Build.Forms is { StakeCount: > 0 }, what);
+            Has(WorkTask.FinishPasses).ShouldBe(WorkOrders.Of(element.Traits.Work).Contains(WorkTask.FinishPasses) && passes.Any(p => p != Pass.StrikeOff), what);
+            Has(WorkTask.WashFace).ShouldBe(plan.Pour.Load.Sketch.Parts.Any(p => p.Course == Course.Slurry), what);
+            Has(WorkTask.SetPebbles).ShouldBe(plan.Pour.Load.Sketch.Parts.Any(p => p.Course == Course.Bed), what);
+            Has(WorkTask.RoughenBase).ShouldBe(plan.Pour.Load.Sketch.Parts.Any(p => p.Course == Course.Base), what);
+            (Has(WorkTask.KeepWet) && !Wetting.WantsWater(plan.Said.Cure.Method)).ShouldBeFalse($"it keeps its own water: {what}");
+            // Of what lies under another course nothing is stripped, walked on or loaded.
+            var under = plan.Pour.Load.Sketch.Parts[0].Course is not null && plan.Pour.Load.Number < plan.Pours.Length;
+            (under && tasks.Any(t => t.Task is WorkTask.StripForms or WorkTask.FirstWalk or WorkTask.FirstLoad or WorkTask.PatchHoles or WorkTask.BackfillSides)).ShouldBeFalse(what);
+            foreach (var gear in tasks.SelectMany(t => t.Gear))
+            {
+                var wanted = gear switch
+                {
+                    Gear.Broom => passes.Contains(Pass.Broom) || Has(WorkTask.RoughenBase),
+                    Gear.Edger or Gear.MarginTrowel => passes.Contains(Pass.EdgeAndFloat),
+                    Gear.BullFloat => passes.Contains(Pass.BullFloat) && !element.Traits.Narrow,
+                    Gear.Mixer => plan.Pour.Load.Load!.Place.Mixer.By == MixedBy.Machine,
+                    Gear.Paddle => plan.Pour.Load.Load!.Place.Mixer.By == MixedBy.Drill,
+                    Gear.Hoe or Gear.Tub => plan.Pour.Load.Load!.Place.Mixer.By == MixedBy.Hoe,
+                    Gear.Groover => element.Joints.Lines.Any(l => l.Method == Core.Joints.JointMethod.Tooled),
+                    _ => true,
+                };
+                wanted.ShouldBeTrue($"{gear}: {what}");
+            }
+
+            (passes.Contains(Pass.Broom) && !tasks.Any(t => t.Gear.Contains(Gear.Broom))).ShouldBeFalse(what);
+        }
+    }
+
+    [Theory]
+    [MemberData(nameof(Indexes))]
+    public void What_each_pour_is_told_to_do_comes_to_the_whole_job(int index)
+    {
+        var job = Kinds.Job(Kinds.All()[index] with { Id = "it" });
+        var plan = Planner.Plan(job, Weathers[0]);
+        var element = plan.Elements!.Value[0];
+        JobPlan[] each = [.. plan.Pours.Select(p => Planner.Plan(job, Weathers[0], pour: p.Sketch.Id))];
+        double Sum(WorkTask task, TaskFigure figure) => each.Sum(p => JobTasks.Of(p, Told.Nothing).Where(t => t.Task == task).SelectMany(t => t.Numbers).Where(n => n.Figure == figure).Sum(n => n.Value));
+        if (element.Traits.InMould)
+        {
+            Sum(WorkTask.Demould, TaskFigure.Pieces).ShouldBe(element.Cast.Count);
+            Sum(WorkTask.SetInPlace, TaskFigure.Pieces).ShouldBe(element.Cast.Count);
+            Sum(WorkTask.SetSteel, TaskFigure.BarsM).ShouldBe(element.Build!.Steel.BarM, 1e-6);
+        }
+
+        var boards = (element.Build!.Forms?.Boards.Boards.Sum(b => b.CutM) ?? 0) + (element.Build.Forms?.Boards.Bends.Sum(b => b.CutM) ?? 0);
+        Sum(WorkTask.StripForms, TaskFigure.BoardsM).ShouldBe(WorkOrders.Of(element.Traits.Work).Contains(WorkTask.StripForms) ? boards : 0, 1e-6);
+        Sum(WorkTask.Pour, TaskFigure.VolumeL).ShouldBe(plan.Pours.Sum(p => p.Sketch.Litres), 1e-6);
+    }
+
+    [Fact]
+    public void A_kerb_that_is_rubbed_is_stripped_in_the_window_of_that_pass()
+    {
+        var plan = Planner.Plan(Kinds.Job(Kinds.Curb() with { Id = "kerb", Finish = Finish.Rubbed }), Samples.Steady(18));
+        var passes = plan.Pour!.Day!.Zones.SelectMany(z => z.Passes).Where(p => p.Pass == Pass.StripAndRub).ToArray();
+        passes.ShouldNotBeEmpty();
+        foreach (var task in JobTasks.Of(plan, Told.Nothing).Where(t => t.Task is WorkTask.StripForms or WorkTask.RubFace))
+        {
+            (task.From, task.At, task.By).ShouldBe((passes.Min(p => p.Opens), passes.Min(p => p.Opens), passes.Max(p => p.Closes)));
+        }
+    }
+
+    [Fact]
+    public void A_border_bears_nothing_before_its_boards_are_off_and_a_counter_nothing_before_it_is_ground()
+    {
+        JobTask[] Of(ElementDocument element) => [.. JobTasks.Of(Planner.Plan(Kinds.Job(element with { Id = "it" }), Samples.Steady(18)), Told.Nothing)];
+        var border = Of(Kinds.Border());
+        border.Single(t => t.Task == WorkTask.FirstLoad).From!.Value.ShouldBeGreaterThanOrEqualTo(border.Single(t => t.Task == WorkTask.StripForms).From!.Value);
+        var counter = Of(Kinds.Counter() with { Finish = Finish.GroundLater });
+        counter.Single(t => t.Task == WorkTask.FirstLoad).From!.Value.ShouldBeGreaterThanOrEqualTo(counter.Single(t => t.Task == WorkTask.GrindFace).From!.Value);
+    }
+
+    [Fact]
+    public void Of_what_is_cast_again_and_again_each_casting_is_told_by_itself()
+    {
+        var job = Kinds.Job(Kinds.Stones() with { Id = "stone", Casting = new MouldsDocument { Pieces = 24, Moulds = 1 } });
+        var plan = Planner.Plan(job, Samples.Steady(18));
+        plan.Pours.Length.ShouldBe(24);
+        var fifth = JobTasks.Of(Planner.Plan(job, Samples.Steady(18), pour: plan.Pours[4].Sketch.Id), Told.Nothing);
+        foreach (var task in fifth.Where(t => t.Task is WorkTask.Demould or WorkTask.SetInPlace))
+        {
+            task.Numbers.Single(n => n.Figure == TaskFigure.Pieces).Value.ShouldBe(1);
+            task.Minutes!.Value.ShouldBeLessThan(60); // nobody turns out two dozen of one mould
+            task.People.ShouldBe(AfterCare.Lifters(plan.Elements!.Value[0].PieceMass.Kilograms)!.Value); // one person carries a stone
+        }
+    }
+
+    [Fact]
+    public void All_of_what_goes_before_is_looked_over_and_everything_is_measured_out_on_the_day_before()
+    {
+        var plan = Planner.Plan(Kinds.Job(Kinds.Slab(Kinds.Rectangle("3 m", "2 m")) with { Id = "pad" }), Samples.Steady(18));
+        var tasks = JobTasks.Of(plan, Told.Nothing);
+        var look = tasks.Single(t => t.Task == WorkTask.LookOver);
+        look.WaitsFor.ShouldBe(tasks.Where(t => t.Traits.Phase < TaskPhase.Stage).Select(t => t.Key));
+        var pour = plan.Pour!.Load.Task!.Date;
+        tasks.Where(t => t.Task is WorkTask.LookOver or WorkTask.MeasureOut).ShouldAllBe(t => t.On < pour);
+        tasks.Single(t => t.Task == WorkTask.Dampen).On.ShouldBe(pour);
+    }
+}

@@ -75,11 +75,11 @@ internal sealed class FaultRecord(JobPlan plan, PourPlan pour, Told told, Hourly
         return (bagged.Bag.LeastWater.Litres, bagged.Bag.MostWater.Litres, bagged.Water.Litres + (added / Math.Max(1, pour.Load.Bags ?? 1)));
     }
 
+    // Against the order of work: what is rubbed is stripped in the window of that pass.
     private double? Stripped()
     {
         var at = pour.Told.Lines.Where(l => l is JobEvent.BoardsOff or JobEvent.CastLifted).Select(l => (Instant?)l.At).Min();
-        Instant? Strong(Milestone milestone) => pour.Cure?.Milestones.FirstOrDefault(m => m.Milestone == milestone)?.At;
-        return ((Strong(Milestone.StripEdges) ?? Strong(Milestone.TurnPiece)) - at)?.TotalHours;
+        return (tasks.Where(t => t.Task is WorkTask.StripForms or WorkTask.Demould).Min(t => t.From) - at)?.TotalHours;
     }
 
     // Ticked speaks against it; not ticked, where others were, for it.

@@ -36,6 +36,9 @@ public sealed record JobTask(
 {
     public TaskTraits Traits => TaskCatalogue.Of(Task);
 
+    /// <summary>It should have been begun on a day that is gone, and is still to be done.</summary>
+    public bool Late { get; init; }
+
     /// <summary>By a tick, not by what the board or the cure was told.</summary>
     public bool Ticked => Told is JobEvent.TaskDone;
 }
@@ -73,8 +76,24 @@ public static class JobTasks
             var of = elements[t.Of];
             return new JobTask(
                 t.Key, t.Task, t.Element, t.People, TaskGear.Of(t.Task, parts[t.Of], parts, plan), t.Numbers, t.Minutes, TaskParts.Of(t.Task, parts[t.Of], parts, plan.Pour), [.. Cautions.Of(t.Task, plan.Hazards, t.Element is null ? null : Hurts(of)).Where(warned.Add)],
-                days[i]?.On, days[i]?.Until, t.From, t.At, t.By, line is not null ? TaskState.Done : waits.Length > 0 || early ? TaskState.Waits : TaskState.Ready, waits, line);
+                days[i]?.On, days[i]?.Until, t.From, t.At, t.By, line is not null ? TaskState.Done : waits.Length > 0 || early ? TaskState.Waits : TaskState.Ready, waits, line)
+            {
+                Late = line is null && TaskDates.IsMadeReady(t.Task) && days[i] is { } laid && asOf is { } today && plan.Pour?.Load.Task is { } pour && today < pour.StartsAt && laid.On < today.InZone(pour.Zone).Date,
+            };
         })];
+    }
+
+    /// <summary>The first day on which it can be poured, where what goes before should have been begun on a day that is gone: all of it comes so many days later.</summary>
+    /// <param name="tasks">As of now.</param>
+    /// <param name="plan">Of the job.</param>
+    /// <param name="now">Today.</param>
+    /// <returns>Null where nothing is late.</returns>
+    public static LocalDate? EarliestPour(ImmutableArray<JobTask> tasks, JobPlan plan, Instant now)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        return plan.Pour?.Load.Task is { } pour && tasks.Where(t => t.Late).Min(t => t.On) is { } missed
+            ? WorkCalendar.From(plan.Said.Day.WorkDays, pour.Date.PlusDays(Period.DaysBetween(missed, now.InZone(pour.Zone).Date)))
+            : null;
     }
 
     /// <summary>What is ready and whose day has come: preparation until the pour begins, after-care for a while; the day of the pour has its board.</summary>

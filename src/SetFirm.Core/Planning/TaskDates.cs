@@ -120,7 +120,7 @@ internal static class TaskDates
     }
 
     /// <summary>Before the day of the pour: everything is looked over and measured out by the evening before; damp it is made on the day.</summary>
-    private static bool IsMadeReady(WorkTask task) => TaskCatalogue.Of(task).Phase <= TaskPhase.Stage && task != WorkTask.Dampen;
+    public static bool IsMadeReady(WorkTask task) => TaskCatalogue.Of(task).Phase <= TaskPhase.Stage && task != WorkTask.Dampen;
 
     // Counted back from the first water.
     private static void Before(IReadOnlyList<Dated> tasks, (LocalDate, LocalDate)?[] on, Instant water, DateTimeZone zone, WorkDays days, Func<Dated, bool> counts)

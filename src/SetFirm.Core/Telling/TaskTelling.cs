@@ -21,9 +21,25 @@ public static class TaskTelling
             plan.Pour?.Load.Sketch.Id,
             before.Sum(t => t.Minutes!.Value),
             Local(before.Where(t => TaskEfforts.Of(t.Task)!.LeadDays == 0).Min(t => t.On)),
+            asOf is { } now ? Local(JobTasks.EarliestPour(tasks, plan, now)) : null,
+            [.. Series(plan)],
             [.. tasks.Select(t => new TaskReport(
                 t.Key, t.Task, t.Traits.Phase, t.Element, t.People, t.Gear, [.. (plan.Buy?.Lines ?? []).Where(l => t.Traits.Uses.Contains(l.Good.Kind)).Select(l => l.Good.Id)],
-                t.Traits.Meets, t.Numbers, t.Minutes, t.Parts, t.Cautions, Local(t.On), t.From, t.At, t.By, t.State, t.WaitsFor, t.Told?.At, t.Told?.Device ?? "", t.Ticked))]);
+                t.Traits.Meets, t.Numbers, t.Minutes, t.Parts, t.Cautions, Local(t.On), t.From, t.At, t.By, t.State, t.WaitsFor, t.Told?.At, t.Told?.Device ?? "", t.Ticked, t.Late))]);
+    }
+
+    private static IEnumerable<CastingOf> Series(JobPlan plan)
+    {
+        foreach (var part in plan.Pour?.Load.Sketch.Parts.Where(p => p.Casting is not null) ?? [])
+        {
+            var dates = plan.Pours.Where(p => p.Sketch.Parts.Any(o => o.Element == part.Element)).Select(p => p.Sketch.Date).ToArray();
+            if (dates.Length > 1)
+            {
+                var known = dates.OfType<LocalDate>().ToArray();
+                int? every = known.Length < 2 ? null : known.Zip(known.Skip(1), (a, b) => Period.DaysBetween(a, b)).Min();
+                yield return new CastingOf(part.Element, part.Casting!.Value, plan.Pours.SelectMany(p => p.Sketch.Parts).Count(p => p.Element == part.Element), every, Local(dates[^1]));
+            }
+        }
     }
 
     private static string? Local(LocalDate? date) => date is { } on ? LocalDatePattern.Iso.Format(on) : null;
@@ -46,7 +62,8 @@ public static class TaskTelling
         [
             .. JobTasks.Of(plan, told).Where(t => !(begun && t.Traits.Phase <= TaskPhase.Stage) && t.On is not null && t.State != TaskState.Done && (t.Minutes is not null || t.Task == WorkTask.FirstWinter) && !HasALine(t.Task)).GroupBy(t => t.On!.Value).OrderBy(d => d.Key)
                 .Select(day => new WorkDayReport(
-                    (day.Key + (works?.From ?? LocalTime.Noon)).InZoneLeniently(zone).ToInstant(), day.Sum(t => t.Minutes ?? 0), [.. day.Select(t => new TaskOfDay(t.Key, t.Task, t.Element))])),
+                    // Not before the first of it may be begun.
+                    day.Min(t => t.At) ?? (day.Key + (works?.From ?? LocalTime.Noon)).InZoneLeniently(zone).ToInstant(), day.Sum(t => t.Minutes ?? 0), [.. day.Select(t => new TaskOfDay(t.Key, t.Task, t.Element))])),
         ];
     }
 

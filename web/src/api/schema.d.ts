@@ -1464,6 +1464,31 @@ export interface components {
              */
             stripDay: number;
         };
+        /** @description A casting among others from the same moulds. */
+        CastingOf: {
+            /**
+             * Format: int32
+             * @description Index of the element.
+             */
+            element: number;
+            /**
+             * Format: int32
+             * @description From 1.
+             */
+            casting: number;
+            /**
+             * Format: int32
+             * @description How many there are.
+             */
+            of: number;
+            /**
+             * Format: int32
+             * @description From one to the next, at the least; null where their days are not known.
+             */
+            everyDays: null | number;
+            /** @description Local date of the last one; null where it is not known. */
+            last: null | string;
+        };
         CauseReport: {
             /** @description Why. */
             cause: components["schemas"]["FaultCause"];
@@ -8435,6 +8460,8 @@ export interface components {
             doneBy: string;
             /** @description It was ticked here, and can be taken back here; false also where the board or the cure was told of it. */
             ticked: boolean;
+            /** @description It should have been begun on a day that is gone. */
+            late: boolean;
         };
         /**
          * @description Where a task stands.
@@ -8452,6 +8479,10 @@ export interface components {
             beforeMinutes: number;
             /** @description Local date on which hands begin with it; null while the day of the pour is not known. */
             beginOn: null | string;
+            /** @description Local date of the first day on which it can be poured, where work should have been begun on a day that is gone; null where nothing is late. */
+            earliestPour: null | string;
+            /** @description Of what is cast again and again in the same moulds: which casting this is. */
+            series: components["schemas"]["CastingOf"][];
             /** @description In the order in which they are done. */
             tasks: components["schemas"]["TaskReport"][];
         };

@@ -6,6 +6,12 @@ export const tasks = both({
   link: 'Order of work',
   sentence: (done: string, all: string, next: string) =>
     `${done} of ${all} done. ${next === '' ? 'Nothing can be done just now.' : `Next: ${next}.`}`,
+  past: (on: string) => `Some of it should have begun before today: as it stands the earliest pour is ${on}.`,
+  series: (what: string, n: string, of: string, every: string, last: string) =>
+    `${what}: casting ${n} of ${of}${every ? `, one every ${every}` : ''}${last ? `, the last on ${last}` : ''}.`,
+  everyDays: (n: string, one: boolean) => (one ? 'day' : `${n} days`),
+  moveThere: (on: string) => `Move the pour to ${on}`,
+  late: 'should have begun',
   before: (work: string, on: string) => `About ${work} of work before the pour: begin on ${on}.`,
   views: { list: 'The list', differ: 'Where people differ', faults: 'What went wrong' },
   viewsLabel: 'What is shown',

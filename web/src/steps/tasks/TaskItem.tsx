@@ -66,6 +66,7 @@ export function TaskItem({ task: t, name, waits, onTick }: TaskItemProps) {
           </span>
           <span className={classes.when}>
             {[
+              t.late ? words.late : '',
               whenText(t, format),
               t.minutes !== null && t.state !== 'done' ? words.takes(duration(t.minutes)) : '',
               t.people > 1 ? words.people(number(t.people)) : '',

@@ -11,7 +11,13 @@ import { TaskItem } from './TaskItem';
 import classes from './TasksStep.module.css';
 import { useDevice } from '../../job/useDevice';
 import { useFollow } from '../../job/useFollow';
+import { usePour } from '../../job/usePour';
 import { useTasks } from '../../job/useTasks';
+
+function onDay(date: string): string {
+  const { weekday, day } = calendarDay(date);
+  return `${weekday} ${day}`;
+}
 
 /** What to do, in which order, with this job's numbers: a thread through all steps. */
 export function TasksStep() {
@@ -38,7 +44,9 @@ export function TasksStep() {
     if (t.state !== 'done') tell({ kind: 'taskDone', task: t.key, pour }, { device });
     else if (told) tell({ kind: 'withdrawn', line: told.id, pour });
   };
-  const begin = report?.beginOn == null ? null : calendarDay(report.beginOn);
+  const begin = report?.beginOn ?? null;
+  const earliest = report?.earliestPour ?? null;
+  const { start, change } = usePour();
   return (
     <section className={classes.page} aria-labelledby="tasks-title">
       <header className={classes.head}>
@@ -50,14 +58,35 @@ export function TasksStep() {
               : all.length === 0
                 ? words.blocked
                 : words.sentence(number(done), number(all.length), next ? named(next) : '')}{' '}
-            {begin && report && done === 0 && (
+            {earliest && <span className={classes.before}>{words.past(onDay(earliest))}</span>}{' '}
+            {report?.series.map((c) => (
+              <span key={c.element} className={classes.before}>
+                {words.series(
+                  document.elements[c.element]?.name ?? '',
+                  number(c.casting),
+                  number(c.of),
+                  c.everyDays === null ? '' : words.everyDays(number(c.everyDays), c.everyDays === 1),
+                  c.last === null ? '' : onDay(c.last),
+                )}{' '}
+              </span>
+            ))}
+            {begin && report && done === 0 && earliest === null && (
               <span className={classes.before}>
-                {words.before(duration(report.beforeMinutes), `${begin.weekday} ${begin.day}`)}
+                {words.before(duration(report.beforeMinutes), onDay(begin))}
               </span>
             )}
           </p>
         </div>
         <div className={classes.tools} data-off-paper>
+          {earliest !== null && (
+            <Button
+              onClick={() => {
+                change({ date: earliest, start });
+              }}
+            >
+              {words.moveThere(onDay(earliest))}
+            </Button>
+          )}
           <SegmentedControl
             size="xs"
             aria-label={words.viewsLabel}

@@ -27,7 +27,7 @@ public static class GearPlan
         [
             .. JobTasks.Of(plan, Told.Nothing).SelectMany(t => t.Gear.Select(g => (Gear: g, Task: t))).GroupBy(g => g.Gear).OrderBy(g => g.Key).Select(group =>
             {
-                var days = group.SelectMany(g => DaysOf(g.Task, pours, plan.Said.Day.WorkDays)).Distinct().Order().ToImmutableArray();
+                var days = group.SelectMany(g => DaysOf(g.Task, pours, plan.Pour?.Load.Sketch.Date, plan.Said.Day.WorkDays)).Distinct().Order().ToImmutableArray();
                 var said = plan.Said.Buy.Gear.FirstOrDefault(g => g.Gear == group.Key);
                 var (from, price) = (said?.From ?? GearSource.Own, said?.Price ?? 0);
                 var times = from switch
@@ -43,9 +43,10 @@ public static class GearPlan
         ];
     }
 
-    // On pour day it is wanted for every pour; before and after on each day on which somebody works, as long as its task takes.
-    private static IEnumerable<LocalDate> DaysOf(JobTask task, ImmutableArray<LocalDate> pours, WorkDays days) => task switch
+    // What is done for every pour wants it for every pour, as many days before as for this one; the rest on each day on which somebody works, as long as its task takes.
+    private static IEnumerable<LocalDate> DaysOf(JobTask task, ImmutableArray<LocalDate> pours, LocalDate? own, WorkDays days) => task switch
     {
+        { Traits.Phase: TaskPhase.Stage, On: { } on } when own is { } date => pours.Select(p => p.PlusDays(Period.DaysBetween(date, on))),
         { Traits.Phase: TaskPhase.Stage or TaskPhase.PourDay } => pours,
         { On: { } on, Until: { } until } => Enumerable.Range(0, Period.DaysBetween(on, until) + 1).Select(on.PlusDays).Where(d => d == on || WorkCalendar.Holds(days, d)),
         _ => [],

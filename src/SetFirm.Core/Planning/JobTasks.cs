@@ -65,6 +65,7 @@ public static class JobTasks
         Entry[] open = [.. listed.Where(t => !done.ContainsKey(t.Key))];
         var byTask = open.ToLookup(t => t.Task);
         var days = Days(listed, plan);
+        var firstWater = plan.Pours.Select(p => p.Task?.StartsAt).Min();
         // Each once, where the hand first does the thing.
         var warned = new HashSet<Notice>();
         return [.. listed.Select((t, i) =>
@@ -78,7 +79,9 @@ public static class JobTasks
                 t.Key, t.Task, t.Element, t.People, TaskGear.Of(t.Task, parts[t.Of], parts, plan), t.Numbers, t.Minutes, TaskParts.Of(t.Task, parts[t.Of], parts, plan.Pour), [.. Cautions.Of(t.Task, plan.Hazards, t.Element is null ? null : Hurts(of)).Where(warned.Add)],
                 days[i]?.On, days[i]?.Until, t.From, t.At, t.By, line is not null ? TaskState.Done : waits.Length > 0 || early ? TaskState.Waits : TaskState.Ready, waits, line)
             {
-                Late = line is null && TaskDates.IsMadeReady(t.Task) && days[i] is { } laid && asOf is { } today && plan.Pour?.Load.Task is { } pour && today < pour.StartsAt && laid.On < today.InZone(pour.Zone).Date,
+                // Ground and forms that a pour has gone over are not asked for before the next one.
+                Late = line is null && TaskDates.IsMadeReady(t.Task) && days[i] is { } laid && asOf is { } today && plan.Pour?.Load.Task is { } pour
+                    && today < (t.OfThisPour ? pour.StartsAt : firstWater) && laid.On < today.InZone(pour.Zone).Date,
             };
         })];
     }

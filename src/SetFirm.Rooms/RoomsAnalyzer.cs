@@ -160,9 +160,15 @@ public sealed class RoomsAnalyzer : DiagnosticAnalyzer
         // A type and what it is made of: a list of reports is a report too.
         private static IEnumerable<ISymbol> Within(ISymbol symbol)
         {
-            yield return symbol;
+            // What has no name stands nowhere; of what it is made does.
+            if (symbol is not INamedTypeSymbol { IsTupleType: true } and not INamedTypeSymbol { IsAnonymousType: true })
+            {
+                yield return symbol;
+            }
+
             var types = symbol switch
             {
+                INamedTypeSymbol { IsAnonymousType: true } unnamed => [.. unnamed.GetMembers().OfType<IPropertySymbol>().Select(p => p.Type)],
                 INamedTypeSymbol named => named.TypeArguments,
                 IArrayTypeSymbol array => [array.ElementType],
                 IMethodSymbol method => method.TypeArguments,

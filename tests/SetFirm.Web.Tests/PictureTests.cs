@@ -79,9 +79,11 @@ public sealed class PictureTests(Site site) : IClassFixture<Site>
 
     private async Task<HttpResponseMessage> PutAsync(Uri at, byte[] image)
     {
-        using var content = new ByteArrayContent(image);
-        content.Headers.ContentType = new MediaTypeHeaderValue("image/jpeg");
-        return await client.PutAsync(at, content, token);
+        using var request = new HttpRequestMessage(HttpMethod.Put, at) { Content = new ByteArrayContent(image) };
+        request.Content.Headers.ContentType = new MediaTypeHeaderValue("image/jpeg");
+        // What is too large is refused by its length: else the line may be shut while it is still being sent.
+        request.Headers.ExpectContinue = image.Length > PictureEndpoints.MostBytes;
+        return await client.SendAsync(request, token);
     }
 
     // As much of a picture as is looked at.

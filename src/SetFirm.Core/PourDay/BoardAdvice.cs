@@ -42,7 +42,7 @@ internal sealed class BoardAdvice(DayPlan plan, PourTask task, HourlyWeather wea
     // A batch to come meets one that is too old to knit with.
     private void Joint()
     {
-        var limit = plan.JointLimit * (plan.Retimed is { } timed ? Math.Exp(timed.Set.Common.Mean) : 1);
+        var limit = plan.KnitsWithin;
         var batches = plan.Schedule.Batches;
         for (var i = 1; i < batches.Length; i++)
         {

@@ -117,6 +117,9 @@ public sealed record DayPlan(
     /// <summary>What the signs told of it say; null while nothing of the day is told.</summary>
     public Retiming? Retimed { get; init; }
 
+    /// <summary>How old a batch may be when the next meets it, by what the signs told.</summary>
+    public Duration KnitsWithin => JointLimit * (Retimed is { } timed ? Math.Exp(timed.Set.Common.Mean) : 1);
+
     /// <summary>Ways that the weather and the mix may go that its bands are made of.</summary>
     public int Members => Doubt.Members;
 

@@ -88,7 +88,9 @@ public static class ZoneStages
             {
                 Then(pass.Closes, Readiness.Late, pass.Pass);
             }
-            else
+
+            // Late is late until somebody is at it.
+            if (pass.Closes >= begins || begun is not null)
             {
                 Then(begins, begun is null ? Readiness.Ready : Readiness.InHand, pass.Pass);
             }

@@ -34,13 +34,15 @@ public sealed record BoardReport(
 /// <param name="Batches">What was told of each that was begun; the rest is to come.</param>
 /// <param name="Of">All of them.</param>
 /// <param name="Next">When the next one is begun; null where none is left.</param>
+/// <param name="Lies">When the one in the mixer is placed; null where none is.</param>
+/// <param name="By">The one in the mixer is placed by then, or the next one begun where none is, or it meets concrete too old to knit with; null where it meets none.</param>
 /// <param name="EndsAt">The last is struck off, at this pace.</param>
 /// <param name="PlannedEnd">And as planned when the day began.</param>
 /// <param name="PaceFactor">A round takes so many times as long as planned.</param>
 /// <param name="JointAgeMin">The oldest that a batch is when the next meets it.</param>
-/// <param name="JointLimitMin">And may be.</param>
+/// <param name="JointLimitMin">And may be, by what the signs told.</param>
 public sealed record BoardMixing(
-    IReadOnlyList<BoardBatch> Batches, int Of, Instant? Next, Instant EndsAt, Instant PlannedEnd, double PaceFactor, double JointAgeMin, double JointLimitMin);
+    IReadOnlyList<BoardBatch> Batches, int Of, Instant? Next, Instant? Lies, Instant? By, Instant EndsAt, Instant PlannedEnd, double PaceFactor, double JointAgeMin, double JointLimitMin);
 
 /// <summary>A batch that was begun.</summary>
 /// <param name="Begun">Water went in.</param>
@@ -58,10 +60,11 @@ public sealed record BoardZone(int Number, double LaterPct, double DoubtPct, int
 /// <summary>A pass to make.</summary>
 /// <param name="Zone">From 1.</param>
 /// <param name="Pass">Which.</param>
+/// <param name="Batch">Number of the last batch of its zone: nobody is on it before that is placed.</param>
 /// <param name="Opens">Best guess.</param>
 /// <param name="Closes">Best guess.</param>
 /// <param name="Begins">When the crew gets to it.</param>
 /// <param name="Ends">And is done with it.</param>
 /// <param name="Hands">How many share it.</param>
 /// <param name="Begun">When it was told to be begun; null where it was not.</param>
-public sealed record BoardTask(int Zone, Pass Pass, Instant Opens, Instant Closes, Instant Begins, Instant Ends, int Hands, Instant? Begun);
+public sealed record BoardTask(int Zone, Pass Pass, int Batch, Instant Opens, Instant Closes, Instant Begins, Instant Ends, int Hands, Instant? Begun);

@@ -82,6 +82,61 @@ public sealed class BoardTests
         (a, b) => Math.Abs(a.Item1 - b.Item1) < 1e-6 && Math.Abs(a.Item2 - b.Item2) < 1e-6, _ => 0);
 
     [Fact]
+    public void The_batch_in_hand_has_its_moment_and_its_end_and_no_pass_comes_before_what_it_is_made_on_lies()
+    {
+        var plan = Plans.Of(Samples.Terrace(), Mild).Board!.Plan;
+        var (whileInMixer, betweenTwo) = (0, 0);
+        foreach (var batch in plan.Batches.SelectMany(b => new[] { (b.Begun, Waits: false), (b.Placed, Waits: false), (b.Placed, Waits: true) }))
+        {
+            var now = batch.Item1 + Duration.FromSeconds(30);
+            JobEvent[] all = UntilThen(plan, now);
+            // Who waits has not begun the next one yet.
+            JobEvent[] log = [.. all.Where(l => !batch.Waits || l is not JobEvent.BatchMixing m || all.Any(o => o is JobEvent.BatchPlaced p && p.Batch == m.Batch))];
+            var board = Plans.Of(Samples.Terrace(), Mild, log, now).Board!;
+            // The next may be in the mixer while the one before it is still struck off: then that one lies.
+            var (mixed, placed) = (board.Mixing.Batches.Count, board.Mixing.Batches.Count(b => b.Placed is not null));
+            var inMixer = mixed > placed;
+            board.Todo.ShouldAllBe(t => t.Batch == board.Plan.Zones[t.Zone - 1].LastBatch);
+            board.Todo.ShouldAllBe(t => t.Begins >= plan.Batches[t.Batch - 1].Placed || t.Batch > placed);
+            (board.Mixing.Lies is not null).ShouldBe(inMixer);
+            (board.Mixing.By is not null).ShouldBe(placed > 0 && placed < board.Mixing.Of, $"{placed} lie");
+            if (board.Mixing is { By: { } by, Lies: { } lies })
+            {
+                // Its joint is as old as it may be where it lies at the last moment.
+                lies.ShouldBeLessThan(by);
+                (by - log.OfType<JobEvent.BatchMixing>().Single(b => b.Batch == placed).At).TotalMinutes.ShouldBe(board.Mixing.JointLimitMin, 0.5);
+                JobEvent[] joined = [.. log, new JobEvent.JointMade { Id = Guid.NewGuid(), At = now, Batch = placed }];
+                Plans.Of(Samples.Terrace(), Mild, joined, now).Board!.Mixing.By.ShouldBeNull("a joint was made");
+                whileInMixer++;
+            }
+            else if (board.Mixing is { By: { } begunBy, Next: { } next })
+            {
+                next.ShouldBeLessThan(begunBy);
+                betweenTwo++;
+            }
+        }
+
+        (whileInMixer > 3 && betweenTwo > 3).ShouldBeTrue($"{whileInMixer} {betweenTwo}");
+    }
+
+    [Fact]
+    public void Who_is_at_a_late_pass_is_at_it_and_when_it_is_done_nothing_is_late()
+    {
+        var plan = Plans.Of(Samples.Terrace(), Mild).Board!.Plan;
+        var broom = plan.Zones[^1].Passes.Single(p => p.Pass == Pass.Broom);
+        var late = broom.Closes + Duration.FromMinutes(20);
+        JobEvent[] log = [.. UntilThen(plan, late).Where(l => l is not (JobEvent.PassBegun { Pass: Pass.Broom } or JobEvent.PassDone { Pass: Pass.Broom }) || l is JobEvent.PassBegun b && b.Zone < plan.Zones.Count || l is JobEvent.PassDone d && d.Zone < plan.Zones.Count)];
+        Readiness At(JobEvent[] told, Instant now) => Plans.Of(Samples.Terrace(), Mild, told, now).Day!.Zones[^1].Stages.Last(s => s.From <= now).Is;
+        At(log, late).ShouldBe(Readiness.Late);
+        var begun = new JobEvent.PassBegun { Id = Guid.NewGuid(), At = late, Zone = plan.Zones.Count, Pass = Pass.Broom };
+        At([.. log, begun], late + Duration.FromMinutes(1)).ShouldBe(Readiness.InHand);
+        var done = new JobEvent.PassDone { Id = Guid.NewGuid(), At = late + Duration.FromMinutes(8), Zone = plan.Zones.Count, Pass = Pass.Broom };
+        JobEvent[] all = [.. log, begun, done];
+        At(all, done.At + Duration.FromMinutes(1)).ShouldBe(Readiness.Finished);
+        Ahead(all, done.At + Duration.FromMinutes(1)).ShouldNotContain(f => f.Says is Notice.ZonesCollide);
+    }
+
+    [Fact]
     public void Mixing_that_stands_still_is_a_joint_and_can_be_made_one()
     {
         var plan = Plans.Of(Samples.Terrace(), Mild).Board!.Plan;

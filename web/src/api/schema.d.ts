@@ -1142,6 +1142,8 @@ export interface components {
              */
             of: number;
             next: null | components["schemas"]["Instant"];
+            lies: null | components["schemas"]["Instant"];
+            by: null | components["schemas"]["Instant"];
             /** @description The last is struck off, at this pace. */
             endsAt: components["schemas"]["Instant"];
             /** @description And as planned when the day began. */
@@ -1158,7 +1160,7 @@ export interface components {
             jointAgeMin: number;
             /**
              * Format: double
-             * @description And may be.
+             * @description And may be, by what the signs told.
              */
             jointLimitMin: number;
         };
@@ -1204,6 +1206,11 @@ export interface components {
             zone: number;
             /** @description Which. */
             pass: components["schemas"]["Pass"];
+            /**
+             * Format: int32
+             * @description Number of the last batch of its zone: nobody is on it before that is placed.
+             */
+            batch: number;
             /** @description Best guess. */
             opens: components["schemas"]["Instant"];
             /** @description Best guess. */

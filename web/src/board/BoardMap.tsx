@@ -8,6 +8,7 @@ import { board as words, passes, readiness, thumbMarks } from '../words';
 import classes from './Board.module.css';
 import partsStyles from './Parts.module.css';
 import { useBoard } from './session';
+import { placedBatches } from './thing';
 
 /** The readiness map with its scrubber, and what is seen of the zone that is chosen: two taps. */
 export function BoardMap({ zone, onZone }: { zone: number | null; onZone: (zone: number) => void }) {
@@ -25,6 +26,8 @@ export function BoardMap({ zone, onZone }: { zone: number | null; onZone: (zone:
   const known = board.zones.find((z) => z.number === zone);
   const stage = of && stageOf(of.stages, at);
   const open = board.todo.find((t) => t.zone === zone);
+  // Where nothing lies there is nothing to make.
+  const lies = open !== undefined && (open.begun !== null || placedBatches(board) >= open.batch);
   return (
     <>
       {parts.length > 1 && (
@@ -117,7 +120,7 @@ export function BoardMap({ zone, onZone }: { zone: number | null; onZone: (zone:
                   {thumbMarks[mark]}
                 </button>
               ))}
-              {open && (
+              {open && lies && (
                 <button
                   type="button"
                   className={classes.strong}

@@ -11,7 +11,7 @@ import classes from './Board.module.css';
 import rehearseStyles from './Rehearse.module.css';
 import { planOf } from './planOf';
 import { BoardContext, type BoardSession } from './session';
-import { thingsToDo } from './thing';
+import { thingsToDo, type BoardReport } from './thing';
 
 const MINUTE_MS = 60_000;
 const TICK_MS = 250;
@@ -66,7 +66,6 @@ function Rehearsal({ document, start, seed, about, back }: RehearsalProps) {
   const clock = useFastClock(Date.parse(start) - BEFORE_MS);
   const { now } = clock;
   const asOf = new Date(Math.floor(now / MINUTE_MS) * MINUTE_MS).toISOString();
-  // Those who mix tell of it when it is done.
   speak(document.units);
   const told = lines.filter((l) => Date.parse(l.at) <= now);
   const key = [document, told.map((l) => l.id).join(), asOf, pour];
@@ -92,19 +91,10 @@ function Rehearsal({ document, start, seed, about, back }: RehearsalProps) {
     (what: Telling, note = '') => {
       const id = newId();
       const at = new Date(now).toISOString();
-      setLines((before) => {
-        const line = { ...what, id, at, device: DEVICE, note } as JobEvent;
-        if (what.kind !== 'dayBegun') return [...before, line];
-        // Somebody else mixes and places, as planned: the passes are one's own.
-        const mixed = what.plan.batches.flatMap((b, i): JobEvent[] => [
-          { kind: 'batchMixing', id: newId(), at: b.begun, batch: i + 1, pour: named, device: '', note: '' },
-          { kind: 'batchPlaced', id: newId(), at: b.placed, batch: i + 1, pour: named, device: '', note: '' },
-        ]);
-        return [...before, line, ...mixed];
-      });
+      setLines((before) => [...before, { ...what, id, at, device: DEVICE, note }]);
       return id;
     },
-    [now, named],
+    [now],
   );
   if (!report) return <p className={classes.noDay}>{app.loading}</p>;
   const session: BoardSession = {
@@ -120,7 +110,7 @@ function Rehearsal({ document, start, seed, about, back }: RehearsalProps) {
     online: true,
     plannedAt: null,
     here: [],
-    role: 'finishing',
+    role: 'all',
     device: DEVICE,
     chooseRole: () => undefined,
     clockOffS: 0,
@@ -128,8 +118,25 @@ function Rehearsal({ document, start, seed, about, back }: RehearsalProps) {
     about,
     back,
   };
+  // Somebody else mixes and places, as it goes.
+  const mixTheRest = ({ plan: planned, mixing }: BoardReport) => {
+    const from = mixing.batches.length;
+    const later = Math.max(0, now - Date.parse(planned.batches[from]?.begun ?? asOf));
+    const moment = (at: string) => new Date(Date.parse(at) + later).toISOString();
+    const rest = planned.batches.slice(from).flatMap(({ begun, placed }, i): JobEvent[] => {
+      const of = { batch: from + i + 1, pour: named, device: '', note: '' };
+      return [
+        { kind: 'batchMixing', id: newId(), at: moment(begun), ...of },
+        { kind: 'batchPlaced', id: newId(), at: moment(placed), ...of },
+      ];
+    });
+    setLines((before) => [...before, ...rest]);
+  };
+  // What is told of batches to come goes in by itself.
+  const mixes =
+    report.board?.begun === true && lines.length === told.length && report.board.mixing.next !== null;
   const jump = () => {
-    const next = report.board && thingsToDo(report.board, 'finishing', now).find((t) => t.at > now);
+    const next = report.board && thingsToDo(report.board, 'all', now).find((t) => t.at > now);
     if (next) clock.setNow(next.at);
   };
   return (
@@ -154,6 +161,16 @@ function Rehearsal({ document, start, seed, about, back }: RehearsalProps) {
         <button type="button" onClick={jump}>
           {words.rehearse.jump}
         </button>
+        {mixes && report.board && (
+          <button
+            type="button"
+            onClick={() => {
+              if (report.board) mixTheRest(report.board);
+            }}
+          >
+            {words.rehearse.mixed}
+          </button>
+        )}
         {SPEEDS.map((s) => (
           <button
             key={s}

@@ -16,6 +16,8 @@ const board: BoardReport = {
     batches: [],
     of: 2,
     next: at(0),
+    lies: null,
+    by: null,
     endsAt: at(60),
     plannedEnd: at(60),
     paceFactor: 1,
@@ -26,6 +28,7 @@ const board: BoardReport = {
   todo: [1, 2].map((zone) => ({
     zone,
     pass: 'edgeAndFloat' as const,
+    batch: zone,
     opens: at(120),
     closes: at(180),
     begins: at(120),

@@ -12,14 +12,25 @@ function after(board: BoardReport, line: JobEvent): BoardReport {
       if (line.batch !== mixing.batches.length + 1) return board;
       return {
         ...board,
-        mixing: { ...mixing, batches: [...mixing.batches, { begun: line.at, placed: null }] },
+        mixing: {
+          ...mixing,
+          batches: [...mixing.batches, { begun: line.at, placed: null }],
+          lies: null,
+          by: null,
+        },
       };
     }
     case 'batchPlaced': {
       const { mixing } = board;
-      const batches = mixing.batches.map((b, i) => (i === line.batch - 1 ? { ...b, placed: line.at } : b));
+      // Those before it lie too, whether they were told or not.
+      const batches = Array.from({ length: Math.max(mixing.batches.length, line.batch) }, (_, i) => {
+        const told = mixing.batches[i];
+        return i < line.batch
+          ? { begun: told?.begun ?? line.at, placed: told?.placed ?? line.at }
+          : (told ?? { begun: line.at, placed: null });
+      });
       const next = batches.length < mixing.of ? line.at : null;
-      return { ...board, mixing: { ...mixing, batches, next } };
+      return { ...board, mixing: { ...mixing, batches, next, lies: null, by: null } };
     }
     case 'passBegun':
       return {
@@ -29,7 +40,14 @@ function after(board: BoardReport, line: JobEvent): BoardReport {
         ),
       };
     case 'passDone':
-      return { ...board, todo: board.todo.filter((t) => t.zone !== line.zone || t.pass !== line.pass) };
+      return {
+        ...board,
+        todo: board.todo.filter((t) => t.zone !== line.zone || t.pass !== line.pass),
+        // What is done is late no more.
+        ahead: board.ahead.filter(
+          ({ says }) => says.code !== 'zonesCollide' || says.zone !== line.zone || says.pass !== line.pass,
+        ),
+      };
     default:
       return board;
   }

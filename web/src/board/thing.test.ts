@@ -7,6 +7,7 @@ const ms = (clock: string) => Date.parse(at(clock));
 const task = (zone: number, opens: string, closes: string, begun: string | null = null) => ({
   zone,
   pass: 'edgeAndFloat' as const,
+  batch: 1,
   opens: at(opens),
   closes: at(closes),
   begins: at(opens),
@@ -26,6 +27,8 @@ const board = (over: Partial<BoardReport> = {}): BoardReport => ({
     batches: [{ begun: at('08:00'), placed: at('08:12') }],
     of: 2,
     next: at('11:05'),
+    lies: null,
+    by: at('12:40'),
     endsAt: at('11:30'),
     plannedEnd: at('10:00'),
     paceFactor: 1,
@@ -74,14 +77,48 @@ describe('what there is to do', () => {
   });
 
   it('has those who mixed finish once all lies', () => {
-    const done = board({ mixing: { ...board().mixing, next: null } });
+    const done = board({ mixing: { ...board().mixing, next: null, by: null } });
     expect(thingsToDo(done, 'mixing', ms('11:00')).map((t) => t.kind)).toEqual(['pass', 'pass']);
   });
 
   it('asks for a batch in the mixer to be placed before the next goes in', () => {
-    const mixing = { ...board().mixing, batches: [{ begun: at('10:55'), placed: null }], of: 2 };
+    const mixing = {
+      ...board().mixing,
+      batches: [{ begun: at('10:55'), placed: null }],
+      lies: at('11:03'),
+      of: 2,
+    };
     const things = thingsToDo(board({ mixing, todo: [] }), 'all', ms('11:00'));
     expect(things.map(keyOf)).toEqual(['place 1']);
+    expect(things[0]?.at).toBe(ms('11:03'));
+  });
+
+  it('has nobody finish what does not lie, and everybody mix until something does', () => {
+    const none = { ...board().mixing, batches: [], next: at('08:00'), by: null };
+    const first = board({ mixing: none, todo: [{ ...task(1, '07:00', '07:30'), batch: 2 }] });
+    const roles = ['all', 'mixing', 'finishing'] as const;
+    for (const role of roles) expect(thingsToDo(first, role, ms('08:01')).map(keyOf)[0]).toBe('mix 1');
+    const [, pass] = thingsToDo(first, 'finishing', ms('08:01'));
+    expect(pass).toMatchObject({ kind: 'pass', waitsFor: 2, state: 'calm' });
+    const lies = { ...none, batches: [1, 2].map(() => ({ begun: at('07:00'), placed: at('07:10') })) };
+    expect(
+      thingsToDo({ ...first, mixing: { ...lies, next: null } }, 'finishing', ms('08:01'))[0],
+    ).toMatchObject({
+      waitsFor: null,
+      state: 'missed',
+    });
+    const begun = board({ mixing: none, todo: [{ ...task(1, '07:00', '09:00', '07:30'), batch: 2 }] });
+    expect(thingsToDo(begun, 'finishing', ms('08:01'))[0]).toMatchObject({ waitsFor: null, state: 'begun' });
+  });
+
+  it('presses a batch whose joint runs out before a pass that is open', () => {
+    const soon = board({ mixing: { ...board().mixing, by: at('11:08') } });
+    expect(thingsToDo(soon, 'all', ms('11:00')).map((t) => `${t.kind} ${t.state}`)).toEqual([
+      'mix closing',
+      'pass open',
+      'pass calm',
+    ]);
+    expect(thingsToDo(soon, 'all', ms('11:09'))[0]?.state).toBe('missed');
   });
 
   it('ends with closing the day, and then with nothing', () => {

@@ -44,7 +44,15 @@ function play(tones: number[]): void {
   setTimeout(() => void audio.close(), tones.length * TONE_S * 1000 + 300);
 }
 
-const sentenceOf = (thing: Extract<Thing, { kind: 'pass' }>, state: Told, format: Formats): string => {
+/** What is said of it; null where nothing is. */
+const sentenceOf = (thing: Thing, format: Formats): string | null => {
+  const { state } = thing;
+  if (state !== 'open' && state !== 'closing' && state !== 'missed') return null;
+  if (thing.kind === 'mix' || thing.kind === 'place')
+    return state === 'open' || thing.until === null
+      ? null
+      : spoken.joint[state](number(thing.batch), format.time(new Date(thing.until).toISOString()));
+  if (thing.kind !== 'pass') return null;
   const [zone, pass, until] = [
     number(thing.task.zone),
     passes[thing.task.pass].toLowerCase(),
@@ -54,7 +62,7 @@ const sentenceOf = (thing: Extract<Thing, { kind: 'pass' }>, state: Told, format
 };
 
 /**
- * Tells of a pass that opens, nears its end or was missed, once each: by sound, by shaking, and aloud.
+ * Tells of a pass that opens, nears its end or was missed, and of a joint that runs out, once each: by sound, by shaking, and aloud.
  * @returns Where it is written, for those who hear the page read.
  */
 export function useAlerts(
@@ -64,18 +72,22 @@ export function useAlerts(
 ): RefObject<HTMLDivElement | null> {
   const told = useRef<Map<string, ThingState> | null>(null);
   const said = useRef<HTMLDivElement>(null);
+  const about = useRef('');
   useEffect(() => {
     const first = told.current === null;
     const known: Map<string, ThingState> = told.current ?? new Map<string, ThingState>();
     told.current = known;
+    // What was said of something that is done since is said no more.
+    if (said.current && !things.some((t) => keyOf(t) === about.current)) said.current.textContent = '';
     for (const thing of things) {
       const before = known.get(keyOf(thing));
       known.set(keyOf(thing), thing.state);
-      if (thing.kind !== 'pass' || first || before === thing.state) continue;
-      const { state } = thing;
-      if (state !== 'open' && state !== 'closing' && state !== 'missed') continue;
-      const sentence = sentenceOf(thing, state, format);
+      if (first || before === thing.state) continue;
+      const sentence = sentenceOf(thing, format);
+      if (sentence === null) continue;
+      const state = thing.state as Told;
       if (said.current) said.current.textContent = sentence;
+      about.current = keyOf(thing);
       if (settings.sound) play(TONES[state]);
       if (settings.vibrate && 'vibrate' in navigator) navigator.vibrate(SHAKES[state]);
       if (settings.voice && 'speechSynthesis' in window)

@@ -29,6 +29,9 @@ export const board = both({
   in: (span: string) => `in ${span}`,
   days: (n: string) => `${n} days`,
   atOnce: 'now',
+  knitsUntil: (time: string) => `knits until ${time}`,
+  waitsFor: (n: string) => `Nothing lies here before batch ${n} is placed.`,
+  liesAlready: 'It lies already',
   left: (span: string) => `${span} left`,
   over: (span: string) => `${span} over`,
   states: { soon: 'Soon', open: 'Now', closing: 'Closing', missed: 'Late', begun: 'In hand', calm: 'Next' },
@@ -145,6 +148,7 @@ export const board = both({
     pause: 'Pause the clock',
     go: 'Run the clock',
     jump: 'To what is next',
+    mixed: 'Mix the rest as planned',
     see: 'You see',
     sheen: 'water on the face',
     noSheen: 'no water on the face',
@@ -223,6 +227,11 @@ export const spoken = both({
   open: (zone: string, pass: string, until: string) => `Zone ${zone}: ${pass} now, until ${until}`,
   closing: (zone: string, pass: string, until: string) => `Zone ${zone}: ${pass} closes at ${until}`,
   missed: (zone: string, pass: string) => `Zone ${zone}: ${pass} is late`,
+  joint: {
+    closing: (batch: string, until: string) => `Batch ${batch} knits with the one before it until ${until}`,
+    missed: (batch: string, until: string) =>
+      `Batch ${batch} was to knit by ${until}: make a joint before it`,
+  },
 });
 
 /** Where no sign tells, nothing is said of one. */

@@ -78,6 +78,7 @@ public static class Planner
         {
             full = InFull(pours[asked], elements!.Value, cure, weather, Told.Of(log ?? []), asOf, gate);
             CheckTopping(pours, asked, full, gate);
+            CheckForms(pours, elements!.Value, full, Told.Of(log ?? []), job.Day.WorkDays, gate);
         }
 
         if (weather.File is { } file && file != job.Site.WeatherFile)
@@ -270,6 +271,55 @@ public static class Planner
             if (below?.Task is { } lower && pours[asked].Task is { } upper && full.Day is { } day && below.Number != asked + 1)
             {
                 ToppingAdvice.Check(upper.StartsAt - lower.StartsAt, day.JointLimit, pours[asked].Sketch.DateAt, gate);
+            }
+        }
+    }
+
+    /// <summary>A form that is short of its time by less, and holds concrete that can stand without it, may come off with care, hours. Site practice (tune).</summary>
+    private const double WithCareH = 4;
+
+    // The board between two panels comes off before the next one is poured against the first, and a mould before it is filled again.
+    private static void CheckForms(ImmutableArray<PourLoad> pours, ImmutableArray<ElementPlan> elements, PourPlan full, Told told, WorkDays days, Gate gate)
+    {
+        if (full is not { Day: { } day, Cure: { } cure } || full.Told.Lines.Any(l => l is JobEvent.BoardsOff or JobEvent.CastLifted))
+        {
+            return;
+        }
+
+        bool Beside(PourPart one, PourPart next)
+        {
+            var panels = elements.First(e => e.Index == one.Element).Joints.Panels;
+            return one.Panels.Any(a => next.Panels.Any(b => PanelSeams.Shared(panels.First(p => p.Number == a).Shape, panels.First(p => p.Number == b).Shape).Any()));
+        }
+
+        foreach (var next in pours.Skip(full.Load.Number).Where(p => p.Task is not null && told.OfPour(p.Sketch.Id, first: false).Lines.IsEmpty))
+        {
+            bool Waits(Func<PourPart, PourPart, bool> of) => full.Load.Sketch.Parts.Any(one => next.Sketch.Parts.Any(other => other.Element == one.Element && of(one, other)));
+            var mould = Waits((one, other) => one.Casting is { } number && other.Casting == number + 1);
+            if (!mould && !Waits(Beside))
+            {
+                continue;
+            }
+
+            var water = day.Schedule.Batches[^1].WaterAdded;
+            var starts = next.Task!.StartsAt;
+            if (cure.Milestones.FirstOrDefault(m => m.Milestone == (mould ? Milestone.TurnPiece : Milestone.StripEdges)) is { At: { } off } && off > starts && starts > water)
+            {
+                var hours = (off - starts).TotalHours;
+                // Of moulds it is said in days which casting comes when: an hour or two is no news.
+                if (mould && hours <= WithCareH)
+                {
+                    continue;
+                }
+
+                var ready = (off + Duration.FromHours(24)).InZone(next.Task.Zone).Date;
+                var later = WorkCalendar.From(days, hours <= 24 && next.Sketch.Date is { } date ? date.PlusDays(1) : ready);
+                gate.Add(new Finding(
+                    hours <= WithCareH ? Severity.Note : Severity.Warning, next.Sketch.DateAt,
+                    new Notice.FormStillHolds(next.Number, mould, (starts - water).TotalHours, (off - water).TotalHours),
+                    next.Sketch is { Said: not null, Date: { } said }
+                        ? [new Remedy(new Mend.PourLater(DaysLater: Period.DaysBetween(said, later)), [new Edit(next.Sketch.DateAt, Text: NodaTime.Text.LocalDatePattern.Iso.Format(later))])]
+                        : []));
             }
         }
     }

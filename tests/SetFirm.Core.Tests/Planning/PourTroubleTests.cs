@@ -1,8 +1,10 @@
 using SetFirm.Core.Batching;
 using SetFirm.Core.Curing;
+using SetFirm.Core.Events;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Finishing;
 using SetFirm.Core.Job;
+using SetFirm.Core.Joints;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Planning;
 using SetFirm.Core.Shapes;
@@ -141,6 +143,46 @@ public sealed class PourTroubleTests
         upside.Findings.ShouldContain(f => f.Says == new Notice.PouredBeforeItsBase(Course.Topping) && f.Where == Places.Pour(1).Date);
         var hasty = Plan(Panels(), Pour("a", "2027-05-04", Of("slab", panels: [1, 2])), Pour("b", "2027-05-04", Of("slab", panels: [3])));
         hasty.Findings.ShouldContain(f => f.Says is Notice.BulkheadStillStands && f.Where == Places.Pour(1).Date);
+    }
+
+    [Theory]
+    [InlineData(18)]
+    [InlineData(26)]
+    [InlineData(9)]
+    [InlineData(5)]
+    public void A_pour_that_wants_the_form_of_another_comes_after_it_may_come_off_or_is_told_by_how_much_not(double airC)
+    {
+        var weather = Samples.Steady(airC);
+        var notes = 0;
+        foreach (var start in new[] { "07:00", "09:00", "12:00", "15:00" })
+        {
+            foreach (var days in new[] { 1, 2, 3 })
+            {
+                PourDocument[] pours = [Pour("a", "2027-05-04", Of("slab", panels: [1, 2])) with { Start = "09:00" }, Pour("b", $"2027-05-0{4 + days}", Of("slab", panels: [3])) with { Start = start }];
+                var plan = Planner.Plan(With(Panels(), pours), weather, pour: "a");
+                var (off, begins) = (plan.Pour!.Cure!.Milestones.Single(m => m.Milestone == Milestone.StripEdges).At, plan.Pours[1].Task!.StartsAt);
+                var told = plan.Findings.Where(f => f.Says is Notice.FormStillHolds).ToArray();
+                told.Length.ShouldBe(off > begins ? 1 : 0, $"{off} {begins}");
+                if (told is [{ } found])
+                {
+                    notes++;
+                    var says = (Notice.FormStillHolds)found.Says;
+                    (says.Pour, says.Mould, found.Where).ShouldBe((2, false, Places.Pour(1).Date));
+                    (says.WantedH - says.AgeH).ShouldBe((off!.Value - begins).TotalHours, 1e-6);
+                    Planner.Plan(RemedyText.Taken(With(Panels(), pours), found.Remedies.ShouldHaveSingleItem()), weather, pour: "a").Findings.ShouldNotContain(f => f.Says is Notice.FormStillHolds);
+                    // Once the boards are told to be off it is no matter any more.
+                    JobEvent[] log = [new JobEvent.BoardsOff { Id = Guid.NewGuid(), At = begins - NodaTime.Duration.FromMinutes(10), Pour = "a" }];
+                    Planner.Plan(With(Panels(), pours), weather, log, pour: "a").Findings.ShouldNotContain(f => f.Says is Notice.FormStillHolds);
+                }
+            }
+        }
+
+        notes.ShouldBeGreaterThan(0);
+        // Panels that do not meet want no board of each other.
+        var panels = Planner.Plan(Panels(), weather).Elements!.Value[0].Joints.Panels;
+        var far = panels.First(p => !PanelSeams.Shared(panels[0].Shape, p.Shape).Any() && p.Number != panels[0].Number).Number;
+        var apart = Planner.Plan(With(Panels(), Pour("a", "2027-05-04", Of("slab", panels: [panels[0].Number])), Pour("b", "2027-05-05", Of("slab", panels: [far]))), weather, pour: "a");
+        apart.Findings.ShouldNotContain(f => f.Says is Notice.FormStillHolds && ((Notice.FormStillHolds)f.Says).Pour == apart.Pours.Single(p => p.Sketch.Id == "b").Number);
     }
 
     [Fact]

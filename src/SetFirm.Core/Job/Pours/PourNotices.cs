@@ -42,6 +42,9 @@ public abstract partial record Notice
     /// <summary>The board between it and the panel before is not off yet.</summary>
     public sealed record BulkheadStillStands(double GapDays, double WantedDays) : Notice;
 
+    /// <summary>When another pour begins, the form that it needs is still needed by this one: hours from its last water.</summary>
+    public sealed record FormStillHolds(int Pour, bool Mould, double AgeH, double WantedH) : Notice;
+
     /// <summary>Nobody pours on such a day.</summary>
     public sealed record NotAWorkingDay : Notice;
 }

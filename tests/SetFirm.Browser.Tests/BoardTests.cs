@@ -332,6 +332,26 @@ public sealed class BoardTests
         browser.Until(() => Next(browser).Contains("Begin the day", StringComparison.Ordinal)); // the other has its own day
     }
 
+    [Fact]
+    public async Task A_day_that_went_by_is_asked_about_and_one_tap_tells_that_it_went_as_planned()
+    {
+        using var site = new Site();
+        using var browser = new Browser();
+        var document = await site.StartingJobAsync("Last week");
+        (document["day"]!["date"], document["day"]!["start"]) = (DateTime.Today.AddDays(-7).ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture), "09:00");
+        var (id, _) = await site.AddedAsync(document);
+        browser.Open(new Uri(site.Address, $"/jobs/{id}/day"));
+        browser.Find(By.CssSelector("[data-code=dayWentBy]"));
+        browser.AxeFaults().ShouldBeEmpty("the question");
+        browser.Press("Poured as planned");
+        browser.Until(() => browser.Driver.FindElements(By.CssSelector("[data-code=dayWentBy]")).Count == 0);
+        var log = await LogAsync(site, id);
+        var begun = log.ShouldHaveSingleItem()!["event"]!;
+        begun["kind"]!.GetValue<string>().ShouldBe("dayBegun");
+        begun["at"]!.GetValue<string>().ShouldBe(begun["plan"]!["start"]!.GetValue<string>());
+        _ = browser.Complaints;
+    }
+
     private static string[] Small(Browser browser) => ((IReadOnlyCollection<object>)browser.Driver.ExecuteScript("""
         const seen = (e) => { const b = e.getBoundingClientRect(); return b.width > 0 && b.height > 0 && getComputedStyle(e).visibility !== 'hidden'; };
         const texts = [...document.querySelectorAll('main *')].filter((e) => seen(e) && !e.closest('.visually-hidden')

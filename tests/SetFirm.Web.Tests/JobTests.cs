@@ -124,6 +124,11 @@ public sealed class JobTests(Site site) : IClassFixture<Site>
         document["day"]!["start"] = "08:00";
         var (id, _) = await site.AddedAsync(document);
         var line = (await site.LinesAsync()).Single(j => j!["id"]!.GetValue<string>() == id)!;
+        // A day that is gone is poured when somebody says so.
+        line["phase"]!.GetValue<string>().ShouldBe("wentBy");
+        var cover = new JsonObject { ["kind"] = "coverOn", ["id"] = Guid.NewGuid().ToString(), ["at"] = "2027-05-03T12:00:00Z", ["pour"] = "", ["device"] = "", ["note"] = "" };
+        (await site.Send(HttpMethod.Post, $"/api/jobs/{id}/log", new JsonArray(cover).ToJsonString())).EnsureSuccessStatusCode();
+        line = (await site.LinesAsync()).Single(j => j!["id"]!.GetValue<string>() == id)!;
         line["pours"]!.GetValue<int>().ShouldBe(3);
         line["nextPour"]!.GetValue<int>().ShouldBe(2);
         line["phase"]!.GetValue<string>().ShouldBe("keepWet");

@@ -95,6 +95,7 @@ public sealed class ServiceTests(Site site) : IClassFixture<Site>
                 phases.ShouldContain("pouring");
                 phases.ShouldContain("keepWet");
                 phases.ShouldContain("done");
+                phases.ShouldNotContain("wentBy"); // each was told of
                 jobs.Select(j => j["units"]!.GetValue<string>()).Distinct().Count().ShouldBe(2);
             }
         }

@@ -21,6 +21,11 @@ public sealed record Told(ImmutableArray<JobEvent> Lines)
     /// <param name="first">It is the first of the job.</param>
     public Told OfPour(string pour, bool first) => new([.. Lines.Where(e => e.Pour == pour || (first && e.Pour.Length == 0))]);
 
+    /// <summary>Something was told that can only be told of what was poured; notes, goods and what is made ready are told before.</summary>
+    public bool OfConcrete => Lines.Any(l => l is JobEvent.DayBegun or JobEvent.BatchMixing or JobEvent.BatchPlaced or JobEvent.StruckOff or JobEvent.WaterAdded or JobEvent.SheenGone or JobEvent.ThumbTest
+        or JobEvent.PassBegun or JobEvent.PassDone or JobEvent.CoverOn or JobEvent.CoverOff or JobEvent.Wetted or JobEvent.BoardsOff or JobEvent.Coated or JobEvent.CastLifted or JobEvent.JointMade or JobEvent.Misted
+        or JobEvent.DayClosed or JobEvent.FaultSeen or JobEvent.ProbeRead);
+
     /// <summary>When it was wetted.</summary>
     public ImmutableArray<Instant> Wetted => [.. Lines.OfType<JobEvent.Wetted>().Select(e => e.At)];
 

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using SetFirm.Core.Curing;
+using SetFirm.Core.Events;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Job;
 using SetFirm.Core.Mixes;
@@ -35,6 +36,9 @@ public sealed record JobPlan
 
     /// <summary>The one that was asked for, in full.</summary>
     public required PourPlan? Pour { get; init; }
+
+    /// <summary>All that was told of it.</summary>
+    public Told Told { get; init; } = Told.Nothing;
 
     /// <summary>How it is kept wet, as read; null where it cannot be.</summary>
     public required CureSaid? Curing { get; init; }

@@ -122,6 +122,11 @@ public static class JobTasks
 
     private const int MostToday = 5;
 
+    /// <summary>Which task the diary names.</summary>
+    /// <param name="key">As it is named there.</param>
+    /// <returns>Null where it is none that is known.</returns>
+    internal static WorkTask? TaskOf(string key) => Enum.TryParse<WorkTask>(key.Split(':')[0], ignoreCase: true, out var task) && Enum.IsDefined(task) ? task : null;
+
     /// <summary>What there is to look over before the pour.</summary>
     public static IReadOnlyList<Inspection> LookedOver(ImmutableArray<ElementPlan> elements) => Inspections.For(Facts(elements));
 

@@ -73,12 +73,14 @@ public static class Planner
         }
 
         var cure = zone is null ? null : JobReader.Cure(job.Cure, works, zone, gate);
+        var told = Told.Of(log ?? []);
         PourPlan? full = null;
         if (pours.Length > 0)
         {
-            full = InFull(pours[asked], elements!.Value, cure, weather, Told.Of(log ?? []), asOf, gate);
+            full = InFull(pours[asked], elements!.Value, cure, weather, told, asOf, gate);
             CheckTopping(pours, asked, full, gate);
-            CheckForms(pours, elements!.Value, full, Told.Of(log ?? []), job.Day.WorkDays, gate);
+            CheckForms(pours, elements!.Value, full, told, job.Day.WorkDays, gate);
+            AskWhatHappened(full, pours.Length, asOf, job.Day.WorkDays, gate);
         }
 
         if (weather.File is { } file && file != job.Site.WeatherFile)
@@ -98,6 +100,7 @@ public static class Planner
             Weighed = ways,
             Pours = pours,
             Pour = full,
+            Told = told,
             Curing = cure,
             Hazards = hazards,
             Terms = terms,
@@ -273,6 +276,21 @@ public static class Planner
                 ToppingAdvice.Check(upper.StartsAt - lower.StartsAt, day.JointLimit, pours[asked].Sketch.DateAt, gate);
             }
         }
+    }
+
+    // Its day is gone and nobody said whether it was poured: as planned, on another day, or not yet.
+    private static void AskWhatHappened(PourPlan full, int pours, Instant? asOf, WorkDays days, Gate gate)
+    {
+        if (asOf is not { } now || full.Load is not { Task: { } task, Sketch: { } sketch } || !full.WentBy(now))
+        {
+            return;
+        }
+
+        var next = WorkCalendar.From(days, now.InZone(task.Zone).Date.PlusDays(1));
+        Remedy[] notYet = sketch.Said is not null || pours == 1
+            ? [new Remedy(new Mend.PourOn(next), [new Edit(sketch.DateAt, Text: NodaTime.Text.LocalDatePattern.Iso.Format(next))])]
+            : [];
+        gate.Warn(sketch.DateAt, new Notice.DayWentBy(task.Date), [new Remedy(new Mend.PouredAsPlanned(), []), .. notYet]);
     }
 
     /// <summary>A form that is short of its time by less, and holds concrete that can stand without it, may come off with care, hours. Site practice (tune).</summary>

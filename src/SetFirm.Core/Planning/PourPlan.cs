@@ -8,6 +8,7 @@ using SetFirm.Core.Job;
 using SetFirm.Core.Mixes;
 using SetFirm.Core.PourDay;
 using SetFirm.Core.Quantities;
+using SetFirm.Core.Tasks;
 using SetFirm.Core.Weather;
 
 namespace SetFirm.Core.Planning;
@@ -75,6 +76,15 @@ public sealed record PourPlan
 
     /// <summary>When it was asked; null before anything was poured.</summary>
     public Instant? AsOf { get; init; }
+
+    /// <summary>Its day is gone, and nobody told whether it was poured.</summary>
+    /// <param name="now">Today.</param>
+    public bool WentBy(Instant now) => Load.Task is { } task && Day is { } day && now.InZone(task.Zone).Date > day.DoneBy.InZone(task.Zone).Date && !TellsOfConcrete(Told);
+
+    /// <summary>Something of the pour, or of the work that follows it, was told.</summary>
+    /// <param name="told">Of this pour.</param>
+    internal static bool TellsOfConcrete(Told told) =>
+        told.OfConcrete || told.Lines.OfType<JobEvent.TaskDone>().Any(l => JobTasks.TaskOf(l.Task) is { } done && TaskCatalogue.Of(done).Phase > TaskPhase.Stage);
 
     internal CureSaid? Curing { get; init; }
 

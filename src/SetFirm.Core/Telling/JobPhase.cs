@@ -10,6 +10,9 @@ public enum JobPhase
     Unfinished,
     Planned,
     Pouring,
+
+    /// <summary>Its day is gone, and nobody told whether it was poured.</summary>
+    WentBy,
     KeepWet,
     Hardening,
     Done,
@@ -21,11 +24,12 @@ public static class JobPhases
     private static readonly Duration FullStrength = Duration.FromDays(28);
 
     /// <summary>What wants somebody most stands first.</summary>
-    private static readonly JobPhase[] Pressing = [JobPhase.Unfinished, JobPhase.Pouring, JobPhase.KeepWet, JobPhase.Planned, JobPhase.Hardening, JobPhase.Done];
+    private static readonly JobPhase[] Pressing = [JobPhase.Unfinished, JobPhase.Pouring, JobPhase.WentBy, JobPhase.KeepWet, JobPhase.Planned, JobPhase.Hardening, JobPhase.Done];
 
     public static JobPhase At(PourPlan? pour, Instant now) => pour is not { Day: { } day, Cure: { } cure } ? JobPhase.Unfinished
         : now < day.Start ? JobPhase.Planned
         : now < day.DoneBy ? JobPhase.Pouring
+        : pour.WentBy(now) ? JobPhase.WentBy
         : now < cure.WetUntil ? JobPhase.KeepWet
         : now < day.Start + FullStrength ? JobPhase.Hardening
         : JobPhase.Done;

@@ -99,9 +99,10 @@ public sealed record StepReport(Step Step, StepState State);
 /// <param name="Bags">Bags or containers of cement that it measures out; null where it cannot be mixed.</param>
 /// <param name="Batches">How many; null where it cannot be batched.</param>
 /// <param name="MixingMin">From the first water to the last batch placed.</param>
+/// <param name="Poured">Something was told of it that is told of what lies.</param>
 public sealed record PourReport(
     string Id, int Number, int? Said, IReadOnlyList<PartReportOf> Parts, string Mix, string? Date, string? Start, Instant? StartsAt, double VolumeL, double HoldBackL, double? Bags, int? Batches,
-    double? MixingMin);
+    double? MixingMin, bool Poured);
 
 /// <param name="Element">Index of the element.</param>
 /// <param name="Panels">Numbers, from 1; empty has all.</param>

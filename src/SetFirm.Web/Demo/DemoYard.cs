@@ -134,11 +134,18 @@ internal static class DemoYard
         return told.Where(line => line.At <= now);
     }
 
-    // What Ines and Odd told of a job that lies: each wetting a little before it was due, and the day the boards came off.
+    // What Ines and Odd told of a job: of one that lies each wetting a little before it was due, and the day the boards came off.
     private static IEnumerable<JobEvent> Told(JobDocument job, Instant now, HourlyWeather weather)
     {
         var early = Duration.FromMinutes(12);
-        foreach (var pour in Planner.Pours(Planner.Plan(job, weather), weather).Where(p => p.Cure is not null))
+        var plan = Planner.Plan(job, weather);
+        // And of one that is to come: what had to be begun by yesterday is done.
+        foreach (var task in JobTasks.Of(plan, Core.Events.Told.Nothing, now).Where(t => t.Late))
+        {
+            yield return new JobEvent.TaskDone { Id = Guid.CreateVersion7(), At = now - Duration.FromHours(14), Task = task.Key, Device = Ines };
+        }
+
+        foreach (var pour in Planner.Pours(plan, weather).Where(p => p.Cure is not null))
         {
             var (id, cure) = (pour.Load.Sketch.Id, pour.Cure!);
             foreach (var wetting in cure.Wettings.Where(w => w.At < now))

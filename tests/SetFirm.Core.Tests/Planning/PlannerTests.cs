@@ -206,9 +206,46 @@ public sealed class PlannerTests
         JobPhases.At(pour, day.Start - Duration.FromMinutes(1)).ShouldBe(JobPhase.Planned);
         JobPhases.At(pour, day.Start).ShouldBe(JobPhase.Pouring);
         JobPhases.At(pour, day.DoneBy).ShouldBe(JobPhase.KeepWet);
-        JobPhases.At(pour, cure.WetUntil).ShouldBe(JobPhase.Hardening);
-        JobPhases.At(pour, day.Start + Duration.FromDays(28)).ShouldBe(JobPhase.Done);
+        // Once its day is gone it is not taken for poured because the clock went on.
+        JobPhases.At(pour, day.Start + Duration.FromDays(1)).ShouldBe(JobPhase.WentBy);
+        JobPhases.At(pour, day.Start + Duration.FromDays(28)).ShouldBe(JobPhase.WentBy);
+        var told = pour with { Told = Told.Of([new JobEvent.DayBegun { Id = Guid.NewGuid(), At = day.Start, Plan = day.Planned }]) };
+        JobPhases.At(told, day.Start + Duration.FromDays(1)).ShouldBe(JobPhase.KeepWet);
+        JobPhases.At(told, cure.WetUntil).ShouldBe(JobPhase.Hardening);
+        JobPhases.At(told, day.Start + Duration.FromDays(28)).ShouldBe(JobPhase.Done);
+        // What is made ready and noted before says nothing of it; what is done after it does.
+        JobPhase Ticked(string task) => JobPhases.At(pour with { Told = Told.Of([new JobEvent.TaskDone { Id = Guid.NewGuid(), At = day.Start, Task = task }]) }, day.Start + Duration.FromDays(1));
+        Ticked("lookOver").ShouldBe(JobPhase.WentBy);
+        Ticked("setForms:terrace").ShouldBe(JobPhase.WentBy);
+        Ticked("of long ago").ShouldBe(JobPhase.WentBy);
+        Ticked("stripForms:terrace").ShouldBe(JobPhase.KeepWet);
         JobPhases.At(pour with { Cure = null }, day.Start).ShouldBe(JobPhase.Unfinished);
+    }
+
+    [Fact]
+    public void A_day_that_went_by_untold_asks_what_happened_and_each_answer_ends_the_asking()
+    {
+        var job = Samples.Terrace();
+        var day = Planner.Plan(job, Mild).Pour!.Day!;
+        var now = day.Start + Duration.FromDays(2);
+        Finding[] Asked(JobDocument of, Instant? asOf, params JobEvent[] log) => [.. Planner.Plan(of, Mild, log, asOf).Findings.Where(f => f.Says is Notice.DayWentBy)];
+        Asked(job, null).ShouldBeEmpty();
+        Asked(job, day.DoneBy).ShouldBeEmpty("the evening of it");
+        var asked = Asked(job, now).ShouldHaveSingleItem();
+        (asked.Severity, asked.Where).ShouldBe((Severity.Warning, Places.Day.Date));
+        asked.Remedies.Select(r => r.Does.GetType()).ShouldBe([typeof(Mend.PouredAsPlanned), typeof(Mend.PourOn)]);
+        // As planned: only that is told, and all goes on from it as it would have gone.
+        JobEvent begun = new JobEvent.DayBegun { Id = Guid.NewGuid(), At = day.Start, Plan = day.Planned };
+        Asked(job, now, begun).ShouldBeEmpty();
+        var went = Planner.Plan(job, Mild, [begun], now).Pour!;
+        (went.Day!.DoneBy - day.DoneBy).TotalMinutes.ShouldBe(0, 10);
+        PourOf(job, now).ShouldBeFalse();
+        PourOf(job, now, begun).ShouldBeTrue();
+        // Not yet: it moves to a day that is still to come.
+        var moved = RemedyText.Taken(job, asked.Remedies[1]);
+        Asked(moved, now).ShouldBeEmpty();
+        Planner.Plan(moved, Mild).Pour!.Load.Task!.StartsAt.ShouldBeGreaterThan(now);
+        bool PourOf(JobDocument of, Instant asOf, params JobEvent[] log) => Plans.Of(of, Mild, log, asOf).Pours[0].Poured;
     }
 
     private static Instant At(CureReport cure, Milestone milestone) => cure.Milestones.Single(m => m.Milestone == milestone).At!.Value;

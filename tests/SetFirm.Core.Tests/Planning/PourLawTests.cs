@@ -1,6 +1,7 @@
 using CsCheck;
 using NodaTime;
 using SetFirm.Core.Curing;
+using SetFirm.Core.Events;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Job;
 using SetFirm.Core.Planning;
@@ -130,12 +131,15 @@ public sealed class PourLawTests
     {
         var plan = Planner.Plan(Some(4, 2, WorkDays.Any), Mild);
         var pours = Planner.Pours(plan, Mild);
+        // All of it as planned, as far as somebody told.
+        pours = [.. pours.Select(p => p with { Told = Told.Of([new JobEvent.DayBegun { Id = Guid.NewGuid(), At = p.Day!.Start, Plan = p.Day.Planned }]) })];
         var (first, last) = (pours[0], pours[^1]);
+        JobPhases.At([pours[0] with { Told = Told.Nothing }, .. pours[1..]], last.Cure!.WetUntil).ShouldBe(JobPhase.WentBy, "one that nobody told of");
         JobPhases.At([], first.Day!.Start).ShouldBe(JobPhase.Unfinished);
         JobPhases.At(pours, first.Day.Start - Duration.FromHours(1)).ShouldBe(JobPhase.Planned);
         JobPhases.At(pours, first.Day.Start).ShouldBe(JobPhase.Pouring);
         JobPhases.At(pours, first.Day.DoneBy).ShouldBe(JobPhase.KeepWet);
-        JobPhases.At(pours, last.Cure!.WetUntil).ShouldBe(JobPhase.Hardening);
+        JobPhases.At(pours, last.Cure.WetUntil).ShouldBe(JobPhase.Hardening);
         JobPhases.At(pours, last.Day!.Start + Duration.FromDays(28)).ShouldBe(JobPhase.Done);
         JobPhases.At([first, last with { Cure = null }], first.Day.Start).ShouldBe(JobPhase.Unfinished);
     }

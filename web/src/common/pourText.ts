@@ -19,9 +19,10 @@ const UNDER_WAY_H = 12;
 
 export type PourState = keyof typeof words.states;
 
-/** Where a pour stands by the clock. */
+/** Where a pour stands, by the clock and by what was told of it. */
 export function pourState(pour: Pour, now: number): PourState {
   if (pour.startsAt === null) return 'coming';
   const start = Date.parse(pour.startsAt);
-  return now < start ? 'coming' : now < start + UNDER_WAY_H * HOUR_MS ? 'now' : 'poured';
+  if (now < start) return 'coming';
+  return now < start + UNDER_WAY_H * HOUR_MS ? 'now' : pour.poured ? 'poured' : 'wentBy';
 }

@@ -4,6 +4,7 @@ import type { Finding } from '../api/client';
 import { useEditing, usePlanned } from '../job/JobContext';
 import { useTold } from '../common/useTold';
 import { severities } from '../words';
+import { useAsPlanned } from '../job/useAsPlanned';
 import type { Pointer } from '../job/pointer';
 import classes from './Notes.module.css';
 
@@ -18,6 +19,7 @@ const marks: Record<Finding['severity'], typeof IconInfoCircle> = {
 function Note({ finding }: { finding: Finding }) {
   const { format, take } = useEditing();
   const words = useTold();
+  const asPlanned = useAsPlanned();
   const Mark = marks[finding.severity];
   return (
     <li className={classes.note} data-severity={finding.severity} data-code={finding.says.code}>
@@ -34,7 +36,8 @@ function Note({ finding }: { finding: Finding }) {
                 variant="outline"
                 className={classes.remedy ?? ''}
                 onClick={() => {
-                  take(remedy);
+                  if (remedy.does.code === 'pouredAsPlanned') void asPlanned();
+                  else take(remedy);
                 }}
               >
                 {words?.remedyText(remedy.does, format)}

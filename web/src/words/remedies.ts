@@ -9,6 +9,8 @@ import { tell, type Sentences } from './sentences';
 /** What a remedy does, said with the effect it would have. */
 const remedies: Sentences<Mend> = {
   pourLater: (e) => (e.daysLater === 1 ? 'A day later' : `${number(e.daysLater)} days later`),
+  pouredAsPlanned: () => 'Poured as planned',
+  pourOn: (e) => `Not yet: ${calendarDay(e.date).long}`,
   everyOtherPanel: () => 'Pour every other panel first',
   addHand: (e) =>
     e.ageMin != null

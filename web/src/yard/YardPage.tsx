@@ -26,7 +26,7 @@ import classes from './YardPage.module.css';
 
 const groups: { title: string; phases: JobLine['phase'][] }[] = [
   { title: words.wetNow, phases: ['pouring', 'keepWet'] },
-  { title: words.coming, phases: ['planned', 'unfinished'] },
+  { title: words.coming, phases: ['wentBy', 'planned', 'unfinished'] },
   { title: words.done, phases: ['hardening', 'done'] },
 ];
 
@@ -52,6 +52,8 @@ function gist(job: JobLine, f: Formats): string {
         .join(' ');
     case 'pouring':
       return [job.doneBy ? words.doneBy(f.time(job.doneBy)) : '', which].filter(Boolean).join(' ');
+    case 'wentBy':
+      return [job.start ? words.wasIt(f.date(job.start)) : '', which].filter(Boolean).join(' ');
     case 'planned':
       return led(job.start ? f.dateTime(job.start) : '');
     case 'unfinished':

@@ -1,3 +1,4 @@
+using NodaTime;
 using SetFirm.Core.Shapes;
 
 namespace SetFirm.Core.Findings;
@@ -45,6 +46,9 @@ public abstract partial record Notice
     /// <summary>When another pour begins, the form that it needs is still needed by this one: hours from its last water.</summary>
     public sealed record FormStillHolds(int Pour, bool Mould, double AgeH, double WantedH) : Notice;
 
+    /// <summary>Its day is gone, and nobody told what was poured.</summary>
+    public sealed record DayWentBy(LocalDate Date) : Notice;
+
     /// <summary>Nobody pours on such a day.</summary>
     public sealed record NotAWorkingDay : Notice;
 }
@@ -53,4 +57,10 @@ public abstract partial record Mend
 {
     /// <summary>Pour it on the first day that will do.</summary>
     public sealed record PourLater(double DaysLater) : Mend;
+
+    /// <summary>It was poured as planned: that is told, and nothing is changed.</summary>
+    public sealed record PouredAsPlanned : Mend;
+
+    /// <summary>It was not poured yet, and will be.</summary>
+    public sealed record PourOn(LocalDate Date) : Mend;
 }

@@ -239,7 +239,7 @@ public static class LoadAdvice
         };
     }
 
-    public static void Explain(LoadPlan load, Recipe recipe, double orderL, double holdBackL, double mixingMin, Remarks remarks)
+    public static void Explain(LoadPlan load, Recipe recipe, double orderL, double holdBackL, Remarks remarks)
     {
         ArgumentNullException.ThrowIfNull(load);
         ArgumentNullException.ThrowIfNull(recipe);
@@ -265,11 +265,23 @@ public static class LoadAdvice
                 ChargeMin: batch.Charge, MixMin: batch.Mix, EmptyMin: batch.Empty, BarrowMin: batch.Barrow, SpreadMin: batch.Spread, StrikeMin: batch.StrikeOff,
                 LabourMin: pace.Labour(batch, crew.Hands), Hands: crew.Hands, Mixers: crew.Running),
             round.Minutes, Source.SitePractice);
+    }
+
+    /// <summary>Says where the time from the first water to the last batch goes.</summary>
+    /// <param name="load">The batches, and who makes them.</param>
+    /// <param name="mixing">As the day has it; null while no day is known.</param>
+    /// <param name="remarks">Takes the reason.</param>
+    public static void ExplainMixing(LoadPlan load, Duration? mixing, Remarks remarks)
+    {
+        ArgumentNullException.ThrowIfNull(load);
+        ArgumentNullException.ThrowIfNull(remarks);
+        var (plan, pace) = (load.Batches, load.Pace);
+        var together = PourSchedule.Of(load, default).Mixing;
         remarks.Why(
             new Why.MixingTime(
-                Batches: plan.Units.Length, RoundMin: round.Minutes, LastMin: pace.Of(plan.Units[^1]).Whole, RestMin: load.Place.Figures.RestMin,
-                TonnesAHand: plan.Units.Sum(u => pace.TonnesAHand(u)), SlowerPct: PaceFigures.SlowerATonne * 100),
-            mixingMin, Source.SitePractice);
+                Batches: plan.Units.Length, RoundMin: RoundChart.Of(load).Minutes, LastMin: pace.Of(plan.Units[^1]).Whole, RestMin: load.Place.Figures.RestMin,
+                TonnesAHand: plan.Units.Sum(u => pace.TonnesAHand(u)), SlowerPct: PaceFigures.SlowerATonne * 100, AwayMin: mixing is { } real ? (real - together).TotalMinutes : 0),
+            (mixing ?? together).TotalMinutes, Source.SitePractice);
     }
 
     // The common drum; null where it would be too small itself.

@@ -57,7 +57,7 @@ public abstract partial record Why
     public sealed record Round(
         double ChargeMin, double MixMin, double EmptyMin, double BarrowMin, double SpreadMin, double StrikeMin, double LabourMin, int Hands, int Mixers) : Why;
 
-    public sealed record MixingTime(int Batches, double RoundMin, double LastMin, double RestMin, double TonnesAHand, double SlowerPct) : Why;
+    public sealed record MixingTime(int Batches, double RoundMin, double LastMin, double RestMin, double TonnesAHand, double SlowerPct, double AwayMin) : Why;
 
     public sealed record HandsWanted(double VolumeM3, double ComfortM3, double ExhaustionM3) : Why;
 }

@@ -78,6 +78,11 @@ public static class Planner
         if (pours.Length > 0)
         {
             full = InFull(pours[asked], elements!.Value, cure, weather, told, asOf, gate);
+            if (full is { Day: { } timed, Load.Load: { } load })
+            {
+                LoadAdvice.ExplainMixing(load, timed.Schedule.Mixing, gate);
+            }
+
             CheckTopping(pours, asked, full, gate);
             CheckForms(pours, elements!.Value, full, told, job.Day.WorkDays, gate);
             AskWhatHappened(full, pours.Length, asOf, job.Day.WorkDays, gate);
@@ -90,6 +95,7 @@ public static class Planner
 
         var hazards = Hazards(job, elements, recipe?.Recipe, full);
         Cautions.Check(hazards, Places.Mix(0), gate);
+        HelpAdvice.Check((elements ?? []).Where(e => e.Traits.Lifted).Select(e => e.PieceMass.Kilograms).DefaultIfEmpty(0).Max(), job.Mixing.Hands, Places.Mixing.Hands, gate);
         var plan = new JobPlan
         {
             Said = job,
@@ -343,7 +349,7 @@ public static class Planner
     }
 
     private static BuyJob Bought(JobDocument job, ImmutableArray<ElementPlan> elements, BuildPlan? build, ImmutableArray<PourLoad> pours, CureSaid? cure) => new(
-        build is null ? [] : [.. elements.Select(e => Bought(e, e.Build!))],
+        build is null ? [] : [.. elements.Select(e => Bought(e, e.Build!, pours))],
         build?.Boards ?? [],
         build?.Bars ?? [],
         [.. (build?.Sheets ?? []).Select(s => (s.Mm, s.Needed))],
@@ -355,7 +361,7 @@ public static class Planner
         [.. (cure?.Coats ?? []).Select(c => (CoatCatalogue.IdOf(c.Name), AfterCare.ToMix(1, c.CoversM2PerL ?? AfterCare.UsualCoversM2PerL, c.Dilution, null).ProductL * c.Product.Coats))],
         job.Build.Sold);
 
-    private static BuyElement Bought(ElementPlan element, ElementBuild built) => new(
+    private static BuyElement Bought(ElementPlan element, ElementBuild built, ImmutableArray<PourLoad> pours) => new(
         element.Index, element.Cast, element.OpenM2, element.OrderL, built.Dig, built.Forms, built.Mould, built.Steel, built.IsolationM, built.BondBreakerM, element.Traits.Sealed,
-        element.Cast.Pebbles.CubicMetres * Ingredients.StoneKgPerM3, element.Traits.Mould == MouldKind.InPlace ? element.FaceM2 : 0);
+        element.Cast.Pebbles.CubicMetres * Ingredients.StoneKgPerM3, WorkPart.BondedM2(element, pours, _ => true), WorkOrders.Of(element.Traits.Work).Contains(WorkTask.WaxMould), element.Traits.Mould == MouldKind.InPlace ? element.FaceM2 : 0);
 }

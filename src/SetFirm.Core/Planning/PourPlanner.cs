@@ -78,7 +78,7 @@ internal sealed class PourPlanner(
             (load, recipes, measured) = same.Load is null ? (null, [], []) : same;
             if (load is not null && ReferenceEquals(own, gate))
             {
-                LoadAdvice.Explain(load, mix.Recipe, litres, holdBack, PourSchedule.Of(load, default).Mixing.TotalMinutes, own);
+                LoadAdvice.Explain(load, mix.Recipe, litres, holdBack, own);
                 MixAdvice.CheckRounding(recipes, mix.At, "", own);
             }
         }
@@ -88,7 +88,8 @@ internal sealed class PourPlanner(
         var task = mix is null || load is null ? null : Task(sketch, mix.Recipe, load, start, at);
         if (task is null && load is not null && ReferenceEquals(own, gate))
         {
-            // The day asks what a day's work is where there is one.
+            // The day asks what a day's work is where there is one, and how long it takes.
+            LoadAdvice.ExplainMixing(load, null, own);
             LoadAdvice.CheckDay(load, mix!.Recipe, l => PourSchedule.Of(l, default).Mixing, at, own);
         }
 

@@ -43,7 +43,7 @@ internal static class TaskDates
         return task switch
         {
             WorkTask.SealSeams => (null, start is { } water ? water - SealantCures : default(Instant?)),
-            WorkTask.Pour or WorkTask.TapEdges or WorkTask.SetAnchors or WorkTask.SetPebbles => (start, mixed),
+            WorkTask.Pour or WorkTask.BondCoat or WorkTask.TapEdges or WorkTask.SetAnchors or WorkTask.SetPebbles => (start, mixed),
             // While it is plastic still.
             WorkTask.RoughenBase => (mixed, done),
             WorkTask.FinishPasses => (day?.Zones.SelectMany(z => z.Passes).Select(p => (Instant?)p.Opens).Min() ?? mixed, done),
@@ -70,7 +70,7 @@ internal static class TaskDates
     }
 
     // Of all its zones: from when the first of them may be, until the last one closes.
-    private static (Instant? From, Instant? By) Passes(DayPlan? day, int element, Pass pass)
+    internal static (Instant? From, Instant? By) Passes(DayPlan? day, int element, Pass pass)
     {
         PassPlan[] own = [.. (day?.Zones ?? []).Where(z => z.Element == element).SelectMany(z => z.Passes).Where(p => p.Pass == pass)];
         return own.Length == 0 ? (null, null) : (own.Min(p => p.Opens), own.Max(p => p.Closes));

@@ -69,6 +69,12 @@ internal static class TaskGear
         yield return Gear.Shovel;
     }
 
+    /// <summary>Elements poured now whose joints are made by hand, along with the first edging.</summary>
+    /// <param name="passes">Of the day.</param>
+    /// <param name="parts">Of all elements.</param>
+    public static IEnumerable<ElementPlan> Grooved(HashSet<Pass> passes, ImmutableArray<WorkPart> parts) =>
+        passes.Contains(Pass.EdgeAndFloat) ? parts.Where(p => p.IsHere).Select(p => p.Element).Where(e => e.Joints.Lines.Any(l => l.Method == JointMethod.Tooled)) : [];
+
     private static IEnumerable<Gear> Finishing(HashSet<Pass> passes, ImmutableArray<WorkPart> parts)
     {
         ElementPlan[] here = [.. parts.Where(p => p.IsHere).Select(p => p.Element)];
@@ -86,7 +92,7 @@ internal static class TaskGear
             yield return Gear.HandFloat;
         }
 
-        if (passes.Contains(Pass.EdgeAndFloat) && here.Any(e => e.Joints.Lines.Any(l => l.Method == JointMethod.Tooled)))
+        if (Grooved(passes, parts).Any())
         {
             yield return Gear.Groover;
         }

@@ -67,6 +67,7 @@ internal static class TaskNumbers
             WorkTask.TapeScrews => Where(boarded || mould is not null, (TaskFigure.Screws, mould?.Screws)),
             WorkTask.SetIsolation => Where(built.IsolationM + built.BondBreakerM > 0, (TaskFigure.IsolationM, built.IsolationM + built.BondBreakerM)),
             WorkTask.MaskNear => Where(built.IsolationM > 0 || traits.Section != SteelSection.Slab),
+            WorkTask.LayPlastic => Where(plan.Said.Build.Plastic && dig is not null, (TaskFigure.AreaM2, element.Cast.Plan.NetArea.SquareMetres * element.Cast.Count)),
             WorkTask.LevelBench or WorkTask.WaxMould => Where(mould is not null, (TaskFigure.Moulds, mould?.Moulds)),
             WorkTask.CutMould or WorkTask.BendStrips => Where(mould is not null, (TaskFigure.Moulds, mould?.Moulds), (TaskFigure.Sheets, mould?.Sheets)),
             WorkTask.SealSeams => Where(mould is { SeamM: > 0 }, (TaskFigure.SeamM, mould?.SeamM), (TaskFigure.Cartridges, mould?.Cartridges)),
@@ -80,6 +81,7 @@ internal static class TaskNumbers
             WorkTask.LookOver => Where(true, (TaskFigure.Inspections, JobTasks.LookedOver([.. elements]).Count)),
             WorkTask.MeasureOut => Where(true, (TaskFigure.Batches, load?.Batches), (TaskFigure.Bags, load?.Bags)),
             WorkTask.Dampen => Where(traits.OnGround || traits.OnOldConcrete),
+            WorkTask.BondCoat => Where(part.BondM2 > 0, (TaskFigure.AreaM2, part.BondM2), (TaskFigure.OpenMin, AfterCare.BondOpenMin)),
             // As it goes on the day: passes call hands away from the mixer.
             WorkTask.Pour => Where(
                 true, (TaskFigure.VolumeL, load?.Sketch.Litres), (TaskFigure.Batches, load?.Batches), (TaskFigure.MixingMin, pour?.Day is { } day ? (day.Schedule.MixingEnds - day.Start).TotalMinutes : null)),
@@ -88,7 +90,7 @@ internal static class TaskNumbers
             WorkTask.WashFace => Where(part.Has(Course.Slurry), (TaskFigure.AreaM2, part.FaceM2)),
             // Stripped in the window of its pass, or when it is hard: then nothing can be rubbed any more but by sanding.
             WorkTask.RubFace => Where(element.Finish == Finish.Rubbed, (TaskFigure.AreaM2, part.OpenM2 - part.FaceM2)),
-            WorkTask.FinishPasses => Where(passes is not { Count: 0 }, (TaskFigure.PassesMin, pour?.Day?.Zones.SelectMany(z => z.Passes).Sum(p => p.Work.TotalMinutes))),
+            WorkTask.FinishPasses => Where(passes is not { Count: 0 }, (TaskFigure.PassesMin, pour?.Day?.Zones.SelectMany(z => z.Passes).Sum(p => p.Work.TotalMinutes)), (TaskFigure.GrooveMm, TaskGear.Grooved(passes ?? [], parts).Select(e => e.Joints.Depth.Millimetres).DefaultIfEmpty(0).Max())),
             WorkTask.FenceOff => Where(!part.IsBuriedToday),
             WorkTask.CoverIt => Where(!part.IsBuriedToday, (TaskFigure.AreaM2, parts.Where(p => p.IsHere).Sum(p => p.OpenM2))),
             WorkTask.PatchHoles => Where(!part.IsUnderAnother, (TaskFigure.HoldBackL, load?.HoldBackL)),

@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using SetFirm.Core.Events;
 using SetFirm.Core.Finishing;
 using SetFirm.Core.Tasks;
 
@@ -14,6 +15,7 @@ internal static class TaskParts
     public static ImmutableArray<TaskPart> Of(WorkTask task, WorkPart part, ImmutableArray<WorkPart> parts, PourPlan? pour) => task switch
     {
         WorkTask.GrindFace when part.Element is { Finish: Finish.GroundLater } element => AfterCare.Grits(part.FaceM2, element.Traits.SidesShow ? element.Cast.Plan.Perimeter.Metres * part.Pieces : 0),
+        WorkTask.RubFace when TaskDates.Passes(pour?.Day, part.Element.Index, Pass.StripAndRub) is { From: { } opens, By: { } closes } => AfterCare.Rubs(opens, closes),
         WorkTask.Coat when pour?.Cure is { } cure => [.. cure.Coats.Select(c => Coat(c, parts.Where(p => p.IsHere).Sum(p => p.OpenM2)))],
         _ => [],
     };

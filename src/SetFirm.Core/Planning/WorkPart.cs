@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using SetFirm.Core.Job;
 using SetFirm.Core.Shapes;
+using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Planning;
 
@@ -28,6 +29,9 @@ internal sealed record WorkPart
     /// <summary>It is cast again and again in the same moulds.</summary>
     public required bool IsSeries { get; init; }
 
+    /// <summary>Of its face, what goes onto hard concrete now and is bonded to it, m2.</summary>
+    public required double BondM2 { get; init; }
+
     /// <summary>Of its face, 0-1.</summary>
     public double Share => here.IsEmpty ? 1 : Math.Min(1, here.GroupBy(p => p.Course).Max(c => c.Sum(p => p.FaceShare)));
 
@@ -44,6 +48,24 @@ internal sealed record WorkPart
     /// <summary>Its form holds another course that is still to come.</summary>
     public bool IsUnderAnother => !IsLast && here.Any(p => p.Course is not null);
 
+    /// <summary>Of an element's face, what is laid onto hard concrete with a bond coat: a skim, and a topping that comes on a later day than its base, m2.</summary>
+    /// <param name="element">Of the job.</param>
+    /// <param name="pours">All.</param>
+    /// <param name="counts">Those that are asked for.</param>
+    public static double BondedM2(ElementPlan element, ImmutableArray<PourLoad> pours, Func<PourLoad, bool> counts)
+    {
+        if (!WorkOrders.Of(element.Traits.Work).Contains(WorkTask.BondCoat))
+        {
+            return 0;
+        }
+
+        IEnumerable<PourPart> Of(PourLoad pour) => pour.Sketch.Parts.Where(p => p.Element == element.Index);
+        var below = pours.FirstOrDefault(p => Of(p).Any(part => part.Course == Course.Base));
+        return below is null && pours.IsEmpty
+            ? 0
+            : element.FaceM2 * pours.Where(counts).Sum(p => Of(p).Where(part => below is null || (part.Course == Course.Topping && p.Sketch.Date != below.Sketch.Date)).Sum(part => part.FaceShare));
+    }
+
     /// <param name="element">Of the job.</param>
     /// <param name="plan">Of the job.</param>
     public static WorkPart Of(ElementPlan element, JobPlan plan)
@@ -57,6 +79,7 @@ internal sealed record WorkPart
             IsHere = number is null || here.Length > 0,
             IsLast = later.Length == 0,
             IsBuriedToday = here.Length > 0 && later.Any(l => l.Part.Course is not null && l.Pour.Sketch.Date is { } date && date == here[0].Pour.Sketch.Date),
+            BondM2 = number is null || here.Length > 0 ? BondedM2(element, plan.Pours, p => number is null || p.Number == number) : 0,
             IsSeries = all.Any(p => p.Part.Casting > 1),
         };
     }

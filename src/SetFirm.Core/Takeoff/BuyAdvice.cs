@@ -114,7 +114,7 @@ public static class BuyAdvice
         [
             new(Goods.BaseStone, built.Dig?.BaseMass.Kilograms ?? 0),
             .. built.Forms is { } forms ? Forms(forms, built) : [],
-            .. built.Mould is { } mould ? Mould(mould) : [],
+            .. built.Mould is { } mould ? Mould(mould, built.Waxed) : [],
             new(Goods.DeckBoard, built.DeckM2 * DeckWaste),
             new(Goods.Fibre, steel.Fibre.Kilograms),
             new(Goods.Scrim, steel.ScrimM2),
@@ -122,6 +122,7 @@ public static class BuyAdvice
             new(Goods.TieWire, steel.Layout.Ties),
             new(Goods.IsolationStrip, built.IsolationM),
             new(Goods.BondBreaker, built.BondBreakerM),
+            new(Goods.BondCoat, built.BondM2 / Goods.BondCoversM2),
             new(Goods.Pebbles, built.PebbleKg),
             .. job.Plastic && built.Dig is not null ? Plastic(area) : [],
             .. Cover(job.Method, built.OpenM2),
@@ -147,12 +148,12 @@ public static class BuyAdvice
         ];
     }
 
-    private static IEnumerable<Need> Mould(MouldPlan mould) =>
+    private static IEnumerable<Need> Mould(MouldPlan mould, bool waxed) =>
     [
         new(Goods.MouldScrew, mould.Screws),
         new(Goods.SeamSealant, mould.SeamM / Formwork.Mould.SeamPerCartridgeM),
         new(Goods.BendStrip, mould.StripM * mould.Moulds),
-        new(Goods.ReleaseOil, mould.OiledM2 / Goods.OilCoversM2),
+        waxed ? new(Goods.ReleaseWax, mould.OiledM2 / Goods.WaxCoversM2) : new(Goods.ReleaseOil, mould.OiledM2 / Goods.OilCoversM2),
     ];
 
     private static IEnumerable<Need> Cover(CuringMethod method, double areaM2) => method switch

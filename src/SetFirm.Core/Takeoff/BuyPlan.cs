@@ -32,9 +32,11 @@ public sealed record BuyTerms(PriceBook Prices, ImmutableArray<(string Good, dou
 /// <param name="BondBreakerM">Between it and panels poured before.</param>
 /// <param name="Sealed">It is sealed as such things are.</param>
 /// <param name="PebbleKg">Stones set in it.</param>
+/// <param name="BondM2">Of face that is bonded to hard concrete.</param>
+/// <param name="Waxed">Its mould is waxed, not oiled.</param>
 /// <param name="DeckM2">Of deck that is made for it; 0 where it lies on the ground or in a mould.</param>
 public sealed record BuyElement(
-    int Index, CastShape Cast, double OpenM2, double OrderL, Dig? Dig, FormsPlan? Forms, MouldPlan? Mould, SteelPlan Steel, double IsolationM, double BondBreakerM, bool Sealed, double PebbleKg, double DeckM2);
+    int Index, CastShape Cast, double OpenM2, double OrderL, Dig? Dig, FormsPlan? Forms, MouldPlan? Mould, SteelPlan Steel, double IsolationM, double BondBreakerM, bool Sealed, double PebbleKg, double BondM2, bool Waxed, double DeckM2);
 
 /// <summary>What one pour measures out.</summary>
 /// <param name="Recipe">Its mix.</param>

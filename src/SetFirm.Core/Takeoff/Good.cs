@@ -51,6 +51,9 @@ public enum GoodKind
     DeckBoard,
     ReleaseOil,
 
+    /// <summary>For moulds that are cast in again.</summary>
+    ReleaseWax,
+
     /// <summary>Of: id of the bar. Length: as sold.</summary>
     Bar,
     MeshSheet,
@@ -60,6 +63,9 @@ public enum GoodKind
     TieWire,
     IsolationStrip,
     BondBreaker,
+
+    /// <summary>Brushed into hard concrete just ahead of what goes onto it.</summary>
+    BondCoat,
     Plastic,
     Tape,
     Burlap,

@@ -13,6 +13,12 @@ public static class Goods
     /// <summary>Wet concrete sticks to a form; one litre of oil keeps this much of it clean, m2. Source: common labels.</summary>
     public const double OilCoversM2 = 12;
 
+    /// <summary>A kilogram of wax, m2. Source: common labels.</summary>
+    public const double WaxCoversM2 = 40;
+
+    /// <summary>A litre of bond coat, m2. Source: common labels.</summary>
+    public const double BondCoversM2 = 5;
+
     /// <summary>A coat of sealer, m2 to the litre. Source: common labels.</summary>
     public const double SealerCoversM2 = 10;
 
@@ -82,6 +88,8 @@ public static class Goods
 
     public static Good ReleaseOil { get; } = Of(GoodKind.ReleaseOil, GoodGroup.Forms, GoodUnit.L, 0.9, "", 0, new Pack(5, 29), new Pack(1, 8.5));
 
+    public static Good ReleaseWax { get; } = Of(GoodKind.ReleaseWax, GoodGroup.Forms, GoodUnit.Kg, 1, "", 0, new Pack(1, 16), new Pack(0.4, 8));
+
     public static Good Bar(BarSize bar, double stockM)
     {
         ArgumentNullException.ThrowIfNull(bar);
@@ -104,6 +112,8 @@ public static class Goods
     public static Good IsolationStrip { get; } = Of(GoodKind.IsolationStrip, GoodGroup.Surface, GoodUnit.M, 0.1, "", 0, new Pack(10, 9));
 
     public static Good BondBreaker { get; } = Of(GoodKind.BondBreaker, GoodGroup.Surface, GoodUnit.M, 0.05, "", 0, new Pack(25, 8));
+
+    public static Good BondCoat { get; } = Of(GoodKind.BondCoat, GoodGroup.Surface, GoodUnit.L, 1, "", 0, new Pack(5, 32), new Pack(1, 9));
 
     public static Good Plastic { get; } = Of(GoodKind.Plastic, GoodGroup.Surface, GoodUnit.M2, 0.18, "", 0, new Pack(100, 42), new Pack(20, 12));
 

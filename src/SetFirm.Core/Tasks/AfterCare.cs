@@ -7,6 +7,7 @@ namespace SetFirm.Core.Tasks;
 /// <summary>A part of a task that is done in turns. A closed set of kinds.</summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
 [JsonDerivedType(typeof(Grit), "grit")]
+[JsonDerivedType(typeof(RubOnce), "rubOnce")]
 [JsonDerivedType(typeof(CoatOn), "coatOn")]
 public abstract record TaskPart
 {
@@ -23,6 +24,16 @@ public abstract record TaskPart
         public required bool Edges { get; init; }
 
         public required double Minutes { get; init; }
+    }
+
+    /// <summary>A face is rubbed once more.</summary>
+    public sealed record RubOnce : TaskPart
+    {
+        /// <summary>From 1.</summary>
+        public required int Number { get; init; }
+
+        /// <summary>Begun.</summary>
+        public required Instant At { get; init; }
     }
 
     /// <summary>One coat of a product.</summary>
@@ -65,6 +76,27 @@ public static class AfterCare
 {
     /// <summary>Rolled or sprayed by one person, m2 a minute. Source: site practice (tune).</summary>
     public const double CoatM2PerMin = 1.0 / 3;
+
+    /// <summary>A bond coat takes fresh concrete so long after it is brushed in, minutes. Source: common labels; the label rules (tune).</summary>
+    public const double BondOpenMin = 20;
+
+    /// <summary>A rubbed face is rubbed again after so many minutes. Source: site practice.</summary>
+    private const double RubAgainMin = 40;
+
+    /// <summary>Each time that a face is rubbed, from when it may be until it is too hard.</summary>
+    public static ImmutableArray<TaskPart> Rubs(Instant opens, Instant closes)
+    {
+        var rubs = ImmutableArray.CreateBuilder<TaskPart>();
+        for (var at = opens; at <= closes && rubs.Count < MostRubs; at += Duration.FromMinutes(RubAgainMin))
+        {
+            rubs.Add(new TaskPart.RubOnce { Number = rubs.Count + 1, At = at });
+        }
+
+        return rubs.ToImmutable();
+    }
+
+    /// <summary>Nobody rubs a face more often.</summary>
+    private const int MostRubs = 6;
 
     /// <summary>A usual product covers so much, m2 to the litre. Source: common labels.</summary>
     public const double UsualCoversM2PerL = 10;

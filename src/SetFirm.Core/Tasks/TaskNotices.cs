@@ -4,6 +4,9 @@ public abstract partial record Notice
 {
     public sealed record HeavyPiece(double MassKg, double LimitKg, double MachineKg) : Notice;
 
+    /// <summary>So many carry it, and there are fewer.</summary>
+    public sealed record WantsHelp(int People, int Hands, double MassKg) : Notice;
+
     /// <summary>Ventilate, no flame, a mask for vapour.</summary>
     public sealed record SolventInTheAir : Notice;
 

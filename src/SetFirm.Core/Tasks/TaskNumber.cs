@@ -52,6 +52,12 @@ public enum TaskFigure
     CoatM2,
     LiftPeople,
     TopKg,
+
+    /// <summary>What is brushed on takes fresh concrete so long.</summary>
+    OpenMin,
+
+    /// <summary>Joints that are made by hand are so deep.</summary>
+    GrooveMm,
 }
 
 /// <summary>A number of a task.</summary>

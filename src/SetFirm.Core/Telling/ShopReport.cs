@@ -16,6 +16,7 @@ namespace SetFirm.Core.Telling;
 public sealed record ShopReport(IReadOnlyList<ShopLineReport> Lines, int Open, double SpentCost, double LeftCost, IReadOnlyList<GearReport> Gear, double GearCost);
 
 /// <param name="Line">As planned.</param>
+/// <param name="For">Tasks that use it, of whichever pour, in the order of work.</param>
 /// <param name="State">Where it stands.</param>
 /// <param name="InCar">So much is in the car, in its unit.</param>
 /// <param name="Left">What makes up the rest.</param>
@@ -24,7 +25,7 @@ public sealed record ShopReport(IReadOnlyList<ShopLineReport> Lines, int Open, d
 /// <param name="ToldBy">By whom.</param>
 /// <param name="Instead">Where it is not to be had: what else.</param>
 public sealed record ShopLineReport(
-    BuyLineReport Line, ShopState State, double InCar, IReadOnlyList<PackReport> Left, double LeftAmount, Instant? ToldAt, string ToldBy, IReadOnlyList<InsteadReport> Instead);
+    BuyLineReport Line, IReadOnlyList<WorkTask> For, ShopState State, double InCar, IReadOnlyList<PackReport> Left, double LeftAmount, Instant? ToldAt, string ToldBy, IReadOnlyList<InsteadReport> Instead);
 
 /// <param name="Way">What it is.</param>
 /// <param name="Takes">The mix that takes it.</param>

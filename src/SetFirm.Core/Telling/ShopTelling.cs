@@ -1,5 +1,6 @@
 using SetFirm.Core.Events;
 using SetFirm.Core.Planning;
+using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Telling;
 
@@ -27,6 +28,7 @@ public static class ShopTelling
         var prices = plan.Terms!.Prices;
         return new ShopLineReport(
             BuyTelling.Line(line.Line, prices),
+            [.. WorkOrders.Using(plan.Elements!.Value.Select(e => e.Traits.Work), line.Line.Good.Kind)],
             line.State,
             line.InCar,
             [.. line.Left.Select(p => BuyTelling.Pack(line.Line.Good, p, prices))],

@@ -32,7 +32,7 @@ public static class Teller
             Build = Wants(PlanPart.Build) && elements is { } built && plan.Build is not null ? BuildTelling.Of(built, plan.Build) : null,
             Mix = Wants(PlanPart.Mix) && plan.Recipe is not null && plan.Wanted is not null ? MixTelling.Of(plan, plan.Mixes[0]) : null,
             OtherMixes = !Wants(PlanPart.Mix) || elements is null ? [] : [.. plan.Mixes.Where(m => m.Index != 0).Select(m => MixTelling.Of(plan, m))],
-            Pours = [.. plan.Pours.Select(p => Short(p, plan.Told))],
+            Pours = [.. plan.Pours.Select(p => Short(p, plan))],
             Pour = pour?.Load.Sketch.Id,
             Load = !Wants(PlanPart.Load) || pour is null || elements is null ? null : LoadTelling.Of(pour, elements.Value),
             Buy = !Wants(PlanPart.Buy) || plan.Buy is null ? null : BuyTelling.Of(plan, plan.Buy),
@@ -83,7 +83,7 @@ public static class Teller
             [.. odds.Faults.Where(f => f.Share >= Rare).Select(f => new FaultShare(f.Fault, f.Share))]);
     }
 
-    private static PourReport Short(PourLoad pour, Told told)
+    private static PourReport Short(PourLoad pour, JobPlan plan)
     {
         var sketch = pour.Sketch;
         return new PourReport(
@@ -99,7 +99,8 @@ public static class Teller
             pour.HoldBackL,
             pour.Bags,
             pour.Batches,
-            pour.Mixing?.TotalMinutes,
-            PourPlan.TellsOfConcrete(told.OfPour(sketch.Id, pour.Number == 1)));
+            // What is planned in full knows who is called away meanwhile.
+            (plan.Pour is { Day: { } day } full && full.Load == pour ? day.Schedule.Mixing : pour.Mixing)?.TotalMinutes,
+            PourPlan.TellsOfConcrete(plan.Told.OfPour(sketch.Id, pour.Number == 1)));
     }
 }

@@ -27,7 +27,9 @@ public sealed class BoardTests
         board.Todo.Select(t => t.Begins).ShouldBeInOrder();
         // What is told after the day, and nothing of it, leaves the day as it was planned.
         var wetted = Plans.Of(Samples.Terrace(), Mild, [new JobEvent.Wetted { Id = Guid.NewGuid(), At = report.Day.DoneBy + Duration.FromHours(3) }], report.Day.DoneBy + Duration.FromHours(9));
-        ReportText.Of(report with { Cure = null, Readings = [], Findings = [], Explanations = [] }).ShouldBe(ReportText.Of(wetted with { Cure = null, Readings = [], Findings = [], Explanations = [] }));
+        ReportText.Of(report with { Cure = null, Pours = [], Readings = [], Findings = [], Explanations = [] }).ShouldBe(ReportText.Of(wetted with { Cure = null, Pours = [], Readings = [], Findings = [], Explanations = [] }));
+        // But that it lies.
+        (report.Pours.Single().Poured, wetted.Pours.Single().Poured).ShouldBe((false, true));
     }
 
     [Fact]

@@ -2,11 +2,13 @@ using NodaTime;
 using SetFirm.Core.Batching;
 using SetFirm.Core.Curing;
 using SetFirm.Core.Events;
+using SetFirm.Core.Findings;
 using SetFirm.Core.Finishing;
 using SetFirm.Core.Job;
 using SetFirm.Core.Mending;
 using SetFirm.Core.Planning;
 using SetFirm.Core.Shapes;
+using SetFirm.Core.Takeoff;
 using SetFirm.Core.Tasks;
 using SetFirm.Core.Telling;
 using SetFirm.Core.Weather;
@@ -126,7 +128,7 @@ public sealed class OrderLawTests
             {
                 var wanted = gear switch
                 {
-                    Gear.Broom => passes.Contains(Pass.Broom) || Has(WorkTask.RoughenBase),
+                    Gear.Broom => passes.Contains(Pass.Broom) || Has(WorkTask.RoughenBase) || Has(WorkTask.BondCoat),
                     Gear.Edger or Gear.MarginTrowel => passes.Contains(Pass.EdgeAndFloat),
                     Gear.BullFloat => passes.Contains(Pass.BullFloat) && !element.Traits.Narrow,
                     Gear.Mixer => plan.Pour.Load.Load!.Place.Mixer.By == MixedBy.Machine,
@@ -138,6 +140,22 @@ public sealed class OrderLawTests
                 wanted.ShouldBeTrue($"{gear}: {what}");
             }
 
+            // Plastic is laid where it lies under, what goes onto hard concrete is bonded, and a rubbed face is rubbed again while it can be.
+            Has(WorkTask.LayPlastic).ShouldBe(WorkOrders.Of(element.Traits.Work).Contains(WorkTask.LayPlastic) && plan.Said.Build.Plastic && element.Build.Dig is not null, what);
+            var onHard = element.Traits.Work == WorkKind.Overlay || (plan.Pour.Load.Sketch.Parts.Any(p => p.Course == Course.Topping) && plan.Pours[0].Sketch.Date != plan.Pour.Load.Sketch.Date);
+            Has(WorkTask.BondCoat).ShouldBe(onHard, what);
+            Has(WorkTask.BondCoat).ShouldBe(plan.Buy!.Lines.Any(l => l.Good.Kind == GoodKind.BondCoat) && onHard, what);
+            if (tasks.FirstOrDefault(t => t.Task == WorkTask.RubFace) is { From: { } rubs, By: { } hard } rub)
+            {
+                Instant[] each = [.. rub.Parts.OfType<TaskPart.RubOnce>().Select(p => p.At)];
+                each[0].ShouldBe(rubs, what);
+                each.ShouldAllBe(at => at >= rubs && at <= hard);
+                each.Zip(each.Skip(1)).ShouldAllBe(p => p.Second - p.First == Duration.FromMinutes(40));
+            }
+
+            // A joint made by hand says how deep, before the groover is bought.
+            var grooved = tasks.Where(t => t.Gear.Contains(Gear.Groover)).SelectMany(t => t.Numbers).Where(n => n.Figure == TaskFigure.GrooveMm).ToArray();
+            (grooved.Length > 0).ShouldBe(tasks.Any(t => t.Gear.Contains(Gear.Groover)), what);
             (passes.Contains(Pass.Broom) && !tasks.Any(t => t.Gear.Contains(Gear.Broom))).ShouldBeFalse(what);
         }
     }
@@ -205,6 +223,21 @@ public sealed class OrderLawTests
         border.Single(t => t.Task == WorkTask.FirstLoad).From!.Value.ShouldBeGreaterThanOrEqualTo(border.Single(t => t.Task == WorkTask.StripForms).From!.Value);
         var counter = Of(Kinds.Counter() with { Finish = Finish.GroundLater });
         counter.Single(t => t.Task == WorkTask.FirstLoad).From!.Value.ShouldBeGreaterThanOrEqualTo(counter.Single(t => t.Task == WorkTask.GrindFace).From!.Value);
+    }
+
+    [Theory]
+    [InlineData("600 mm", "300 mm", "60 mm", 1)]
+    [InlineData("900 mm", "450 mm", "80 mm", 1)]
+    [InlineData("900 mm", "450 mm", "80 mm", 4)]
+    public void What_takes_more_people_than_there_are_says_so_and_asks_for_help(string along, string across, string thick, int hands)
+    {
+        var job = Kinds.Job(Kinds.Stones() with { Id = "stone", Outline = new PresetOutlineDocument { Shape = PresetShape.Rectangle, Along = along, Across = across }, Thickness = thick });
+        var plan = Planner.Plan(job with { Mixing = job.Mixing with { Hands = hands } }, Samples.Steady(18));
+        var wants = AfterCare.Lifters(plan.Elements!.Value[0].PieceMass.Kilograms)!.Value;
+        var found = plan.Findings.Where(f => f.Says is Notice.WantsHelp).ToArray();
+        found.Length.ShouldBe(wants > hands ? 1 : 0, $"{wants}");
+        found.ShouldAllBe(f => f.Says.Equals(new Notice.WantsHelp(wants, hands, plan.Elements!.Value[0].PieceMass.Kilograms)) && f.Where == Places.Mixing.Hands);
+        JobTasks.Of(plan, Told.Nothing).ShouldAllBe(t => t.People <= hands);
     }
 
     [Fact]

@@ -91,16 +91,26 @@ public sealed class WorkedThroughTests
             gear.Days.ShouldNotBeEmpty($"{gear.Gear}");
         }
 
-        plan.Buy!.Lines.Select(l => l.Good.Id).Except(tasks.SelectMany(t => t.Goods)).ShouldBeEmpty();
+        // What only a later pour uses is bought too: it is told with that one.
+        TaskReport[] all = [.. plan.Pours.SelectMany(p => TaskTelling.Of(Planner.Plan(Example(kind), Samples.Steady(18), pour: p.Sketch.Id)).Tasks)];
+        plan.Buy!.Lines.Select(l => l.Good.Id).Except(all.SelectMany(t => t.Goods)).ShouldBeEmpty();
+        // And each thing in the shop says what it is for.
+        foreach (var line in shop.Lines)
+        {
+            line.For.ShouldNotBeEmpty(line.Line.Good);
+            line.For.ShouldAllBe(t => TaskCatalogue.Of(t).Uses.Contains(plan.Buy!.Lines.Single(l => l.Good.Id == line.Line.Good).Good.Kind));
+            all.Where(t => t.Goods.Contains(line.Line.Good)).Select(t => t.Task).Except(line.For).ShouldBeEmpty();
+        }
+
         // What a task cannot be done without is bought.
         (WorkTask Task, GoodKind[] OneOf)[] wanted =
         [
-            (WorkTask.MeasureOut, [GoodKind.Bag, GoodKind.Cement]), (WorkTask.SealSeams, [GoodKind.SeamSealant]), (WorkTask.WaxMould, [GoodKind.ReleaseOil]), (WorkTask.OilForms, [GoodKind.ReleaseOil]),
+            (WorkTask.MeasureOut, [GoodKind.Bag, GoodKind.Cement]), (WorkTask.SealSeams, [GoodKind.SeamSealant]), (WorkTask.WaxMould, [GoodKind.ReleaseWax]), (WorkTask.BondCoat, [GoodKind.BondCoat]), (WorkTask.LayPlastic, [GoodKind.Plastic]), (WorkTask.OilForms, [GoodKind.ReleaseOil]),
             (WorkTask.CompactBase, [GoodKind.BaseStone]), (WorkTask.SetIsolation, [GoodKind.IsolationStrip, GoodKind.BondBreaker]), (WorkTask.CutMould, [GoodKind.Sheet]),
             (WorkTask.SetSteel, [GoodKind.Bar, GoodKind.MeshSheet, GoodKind.Scrim]), (WorkTask.CoverIt, [GoodKind.Plastic, GoodKind.Burlap]), (WorkTask.Coat, [GoodKind.Sealer, GoodKind.Coating]),
             (WorkTask.Pour, [GoodKind.Gloves]),
         ];
-        foreach (var (task, oneOf) in wanted.Where(w => tasks.Any(t => t.Task == w.Task)))
+        foreach (var (task, oneOf) in wanted.Where(w => all.Any(t => t.Task == w.Task)))
         {
             plan.Buy.Lines.ShouldContain(l => oneOf.Contains(l.Good.Kind), $"{task}");
         }

@@ -28,6 +28,8 @@ const shown: Partial<Record<Enum<'TaskFigure'>, (value: number, f: Formats) => s
   grindMin: (v) => duration(v),
   coatM2: (v, f) => f.area(v),
   topKg: (v, f) => f.mass(v),
+  openMin: (v) => duration(v),
+  grooveMm: (v, f) => f.small(v),
 };
 
 /** What a number of a task says, in the units of the job; what has no unit is counted. */

@@ -329,6 +329,8 @@ const findings: Sentences<Notice> = {
     `The board between them has stood ${number(f.gapDays)} days; it wants ${number(f.wantedDays)} before the panel beside it is poured.`,
   formStillHolds: (f) =>
     `${f.mould ? 'The mould' : 'The board between them'} is wanted again for pour ${number(f.pour)} when this concrete is ${number(f.ageH, 1)} h old, and comes off at ${number(f.wantedH, 1)} h: begin so much later.`,
+  wantsHelp: (f, fmt) =>
+    `One piece weighs ${fmt.mass(f.massKg)}: ${number(f.people)} people turn it out, carry and set it, and you are ${number(f.hands)}. Ask for help for that hour.`,
   dayWentBy: (f) =>
     `${calendarDay(f.date).long} has gone by, and nothing was told of this pour. Was it poured as planned? If on another day, put that one in.`,
   notAWorkingDay: () => 'This is not one of your days for pouring.',

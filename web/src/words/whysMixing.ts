@@ -186,6 +186,7 @@ export const whysMixing = both({
       restMin: 'rest in each hour after the first',
       tonnesAHand: 'tonnes each one handles',
       slowerPct: 'slower for each after the first',
+      awayMin: 'hands called away to passes meanwhile',
     },
   },
   handsWanted: {

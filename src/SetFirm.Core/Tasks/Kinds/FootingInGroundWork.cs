@@ -7,7 +7,7 @@ internal static class FootingInGroundWork
 {
     public static ImmutableArray<WorkTask> Order { get; } =
     [
-        WorkTask.ReadRules, WorkTask.FindServices, WorkTask.ClearAway, WorkTask.SetOut, WorkTask.Dig, WorkTask.SetSteel, WorkTask.LookOver,
+        WorkTask.ReadRules, WorkTask.FindServices, WorkTask.ClearAway, WorkTask.SetOut, WorkTask.Dig, WorkTask.LayPlastic, WorkTask.SetSteel, WorkTask.LookOver,
         WorkTask.MeasureOut, WorkTask.Dampen, WorkTask.Pour, WorkTask.SetAnchors, WorkTask.FinishPasses, WorkTask.CleanTools, WorkTask.FenceOff,
         WorkTask.CoverIt, WorkTask.KeepWet, WorkTask.BackfillSides, WorkTask.FirstLoad,
     ];

@@ -10,6 +10,7 @@ import classes from './TasksStep.module.css';
 
 function partText(part: TaskPart, format: Formats): string {
   if (part.kind === 'grit') return words.grit(number(part.number), part.edges, duration(part.minutes));
+  if (part.kind === 'rubOnce') return words.rubOnce(number(part.number), format.time(part.at));
   return [
     words.coatOn(coatName(part.product), number(part.number), format.dateTime(part.at)),
     words.coatMix(

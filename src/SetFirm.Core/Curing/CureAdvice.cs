@@ -64,7 +64,7 @@ public static class CureAdvice
         var history = AsRead(Fine.Follow(site.Youngest, weather, Sight));
         var advised = Advice(mix, history, weather, wetFrom, remarks);
         var days = said.Days ?? advised;
-        var wetUntil = wetFrom + Duration.FromDays(days);
+        var wetUntil = UpToHour(wetFrom + Duration.FromDays(days));
         var (evaporation, interval) = Rewetting(said.Method, climate, history, weather, wetFrom, days, remarks);
         var wetting = Wetted(said, climate, history, weather, wetFrom, wetUntil, told, asOf, remarks);
         var kept = history.EquivalentHoursAt(wetUntil);
@@ -361,6 +361,9 @@ public static class CureAdvice
         return false;
     }
 
+    /// <summary>What is days away is known no finer than by the hour: it is told so wherever it is told, and never too early.</summary>
+    private static Instant UpToHour(Instant moment) => Instant.FromUnixTimeSeconds((long)Math.Ceiling(moment.ToUnixTimeTicks() / (double)NodaConstants.TicksPerHour) * NodaConstants.SecondsPerHour);
+
     private static MilestoneDate Reach(
         MilestoneRule rule, ConcreteMix mix, SlabHistory history, StrengthGain.StoppedCure cure, Lazy<(StrengthGain.StoppedCure Cure, SlabHistory History)[]> paths, bool frozen, Remarks remarks)
     {
@@ -375,7 +378,7 @@ public static class CureAdvice
 
         var byClock = history.WaterAdded + Duration.FromHours(rule.Hours);
         var aged = history.WhenEquivalentHours(rule.EquivalentHours);
-        Instant? at = strong is { } s && aged is { } old && !frozen ? Instant.Max(Instant.Max(s, byClock), old) : null;
+        Instant? at = strong is { } s && aged is { } old && !frozen ? UpToHour(Instant.Max(Instant.Max(s, byClock), old)) : null;
         remarks.WhyOf(name, new Why.Milestone(NeedsMpa: rule.Mpa, SharePct: rule.ShareOfF28 * 100, LeastHours: rule.Hours, LeastEquivalentHours: rule.EquivalentHours, F28Mpa: mix.F28.Megapascals), needs, Source.SitePractice);
         if (at is not { } best)
         {

@@ -103,8 +103,8 @@ public static class Milestones
                 return rule with { Hours = 0, EquivalentHours = Math.Max(rule.EquivalentHours, finals * mix.ToFinalSet.TotalHours) };
             }
 
-            // What stays in its mould is not walked on before it has come out.
-            var inMould = rule.Milestone == Milestone.TurnPiece || (rule.Milestone is Milestone.Walk or Milestone.Furniture && use is { Moulded: true, Boarded: false });
+            // What stays in its mould is not walked on, sanded or ground before it has come out.
+            var inMould = rule.Milestone == Milestone.TurnPiece || (rule.Milestone is Milestone.Walk or Milestone.Furniture or Milestone.Sand or Milestone.Grind && use is { Moulded: true, Boarded: false });
             return inMould ? rule with { Hours = Math.Max(rule.Hours, use.MouldHours), Mpa = Math.Max(rule.Mpa, TurnMpa) } : rule;
         }
 

@@ -37,7 +37,8 @@ public sealed record FaultPlan(FaultSign Sign, ImmutableArray<(FaultCause Cause,
         Instant? At(Milestone milestone) => pour.Cure?.Milestones.FirstOrDefault(m => m.Milestone == milestone)?.At;
         return mend switch
         {
-            MendWith.FillYoung or MendWith.Rub => At(Milestone.StripEdges) ?? At(Milestone.TurnPiece),
+            // What was stripped to be rubbed is mended while it is young.
+            MendWith.FillYoung or MendWith.Rub => (pour.StrippedEarly ? pour.Day?.DoneBy : null) ?? At(Milestone.StripEdges) ?? At(Milestone.TurnPiece),
             MendWith.Harden or MendWith.FillCrack or MendWith.Recoat or MendWith.DampOrGrind => At(Milestone.Full),
             // Into the stone: never before it is as hard as for grinding.
             MendWith.GrindOrTop or MendWith.PatchHard => At(Milestone.Grind) ?? At(Milestone.Cars) ?? At(Milestone.Sand) ?? At(Milestone.Furniture),

@@ -77,6 +77,9 @@ public sealed record PourPlan
     /// <summary>When it was asked; null before anything was poured.</summary>
     public Instant? AsOf { get; init; }
 
+    /// <summary>All of it is stripped on the day, to be rubbed: no strength is waited for.</summary>
+    public bool StrippedEarly => Use.Boarded && Day is { } day && day.Zones.All(z => z.Passes.Any(p => p.Pass == Pass.StripAndRub));
+
     /// <summary>Its day is gone, and nobody told whether it was poured.</summary>
     /// <param name="now">Today.</param>
     public bool WentBy(Instant now) => Load.Task is { } task && Day is { } day && now.InZone(task.Zone).Date > day.DoneBy.InZone(task.Zone).Date && !TellsOfConcrete(Told);

@@ -20,7 +20,8 @@ internal static class CureTelling
         plan.LostMpa,
         [.. plan.Nights.Select(n => new NightReport(n.From, n.Until, n.LeastAirC, n.LeastSlabC, n.Young))],
         [.. plan.Coats.Select(c => new CoatReport(c.Time.Product, c.Said.Name, c.Time.Number, c.Time.Opens, c.Time.Closes, c.Time.At, c.Time.Late, c.Said.KeepWetH, c.Done))],
-        [.. plan.Milestones.Select(m => new MilestoneReport(m.Milestone, m.At, m.Earliest, m.Latest, m.NeedsMpa))],
+        // What is stripped on the day is not told to be stripped again.
+        [.. plan.Milestones.Where(m => m.Milestone != Milestone.StripEdges || !pour.StrippedEarly).Select(m => new MilestoneReport(m.Milestone, m.At, m.Earliest, m.Latest, m.NeedsMpa))],
         [.. plan.Curve.Select(s => new StrengthPoint(s.At, s.Mpa, s.LeastMpa, s.MostMpa, s.NoCureMpa))],
         plan.F28Mpa,
         plan.At28Mpa);

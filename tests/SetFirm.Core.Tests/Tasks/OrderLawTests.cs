@@ -215,6 +215,94 @@ public sealed class OrderLawTests
         }
     }
 
+    /// <summary>One date, one home: whatever is told of a moment, by whichever part of the program, is that moment, to the minute.</summary>
+    [Theory]
+    [MemberData(nameof(Indexes))]
+    public void Every_moment_of_a_thing_is_the_same_wherever_it_is_told(int index)
+    {
+        foreach (var plan in Plans(index))
+        {
+            var pour = plan.Pour!;
+            var (report, tasks) = (Teller.Tell(plan), TaskTelling.Of(plan).Tasks);
+            var (day, cure, board) = (report.Day!, report.Cure!, report.Board!);
+            var calendar = Teller.Tell(plan, [pour]);
+            var dates = calendar.Pours.ShouldHaveSingleItem();
+            var faults = FaultsReport.Of(plan, Weathers[0], []).Faults;
+            var what = $"{plan.Elements!.Value[0].Finish}, {plan.Said.Mixing.Mixer.Kind}, {plan.Said.Cure.Method}, pour {pour.Load.Number} of {plan.Pours.Length}";
+            TaskReport? The(WorkTask task) => tasks.FirstOrDefault(t => t.Task == task);
+            var told = new Dictionary<string, List<(string By, Instant At)>>();
+            void Says(string thing, string by, Instant? at)
+            {
+                if (at is { } moment)
+                {
+                    told.TryAdd(thing, []);
+                    told[thing].Add((by, moment));
+                }
+            }
+
+            Says("first water", "pours", report.Pours[pour.Load.Number - 1].StartsAt);
+            Says("first water", "day", day.Start);
+            Says("first water", "board", board.Plan.Start);
+            Says("first water", "order of work", The(WorkTask.Pour)?.From);
+            Says("first water", "calendar", dates.Start);
+            Says("all lies", "day", day.MixingEnds);
+            Says("all lies", "board", board.Mixing.EndsAt);
+            Says("all lies", "plan of the day", board.Plan.MixingEnds);
+            Says("all lies", "order of work", The(WorkTask.Pour)?.By);
+            Says("all lies", "tools", The(WorkTask.CleanTools)?.From);
+            Says("done", "day", day.DoneBy);
+            Says("done", "board", board.Plan.DoneBy);
+            Says("done", "calendar", dates.DoneBy);
+            Says("done", "order of work", The(WorkTask.FinishPasses)?.By);
+            Says("wet until", "cure", cure.WetUntil);
+            Says("wet until", "calendar", dates.Cure.WetUntil);
+            Says("wet until", "order of work", The(WorkTask.KeepWet)?.By);
+            Says("wet from", "cure", cure.WetFrom);
+            Says("wet from", "order of work", The(WorkTask.KeepWet)?.From);
+            foreach (var (task, milestone) in Hardened)
+            {
+                // What is rubbed is stripped in the window of that pass, and by nothing else.
+                var early = task is WorkTask.StripForms && pour.StrippedEarly;
+                Says($"{task}", "order of work", The(task)?.From);
+                Says($"{task}", "cure", The(task) is null || early ? null : cure.Milestones.FirstOrDefault(m => m.Milestone == milestone)?.At);
+                Says($"{task}", "calendar", The(task) is null || early ? null : dates.Cure.Milestones.FirstOrDefault(m => m.Milestone == milestone)?.At);
+                early.ShouldBe(early && cure.Milestones.All(m => m.Milestone != Milestone.StripEdges), what);
+            }
+
+            if (pour.StrippedEarly)
+            {
+                var passes = day.Zones.SelectMany(z => z.Passes).Where(p => p.Pass == Pass.StripAndRub).ToArray();
+                Says("StripForms", "passes", passes.Min(p => p.Opens));
+                Says("StripForms", "rubbed", The(WorkTask.RubFace)?.From);
+                Says("rubbed by", "passes", passes.Max(p => p.Closes));
+                Says("rubbed by", "order of work", The(WorkTask.RubFace)?.By);
+            }
+
+            Says("holes", "order of work", The(WorkTask.PatchHoles)?.From);
+            Says("holes", "faults", The(WorkTask.PatchHoles) is null ? null : faults.First(f => f.Mend == MendWith.FillYoung).From);
+            foreach (var coat in cure.Coats)
+            {
+                var name = $"coat {coat.Name} {coat.Number}";
+                Says(name, "cure", coat.At);
+                Says(name, "calendar", dates.Cure.Coats.Single(c => (c.Name, c.Number) == (coat.Name, coat.Number)).At);
+                Says(name, "order of work", The(WorkTask.Coat)?.Parts.OfType<TaskPart.CoatOn>().Single(c => (c.Product, c.Number) == (coat.Name, coat.Number)).At);
+            }
+
+            told.Count.ShouldBeGreaterThan(4, what);
+            foreach (var (thing, homes) in told)
+            {
+                homes.ShouldAllBe(h => h.At == homes[0].At, $"{thing}: {string.Join(", ", homes.Select(h => $"{h.By} {h.At}"))}: {what}");
+            }
+
+            // What is days away is told by the hour, wherever; what is rounded in one place is rounded in all.
+            cure.Milestones.Select(m => m.At).Append(cure.WetUntil).OfType<Instant>().ShouldAllBe(at => at.ToUnixTimeSeconds() % 3600 == 0);
+        }
+    }
+
+    /// <summary>Tasks that wait for a strength, and for which.</summary>
+    private static readonly (WorkTask Task, Milestone Milestone)[] Hardened =
+        [(WorkTask.StripForms, Milestone.StripEdges), (WorkTask.Demould, Milestone.TurnPiece), (WorkTask.FirstWalk, Milestone.Walk), (WorkTask.GrindFace, Milestone.Grind)];
+
     [Fact]
     public void A_border_bears_nothing_before_its_boards_are_off_and_a_counter_nothing_before_it_is_ground()
     {

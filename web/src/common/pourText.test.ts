@@ -20,11 +20,12 @@ describe('a pour in a few words', () => {
     expect(pourHolds(pour({}, { element: 1, casting: 1 }), elements)).toBe('Terrace; Stone, casting 1');
   });
 
-  it('stands by the clock', () => {
+  it('stands by the clock, and is poured where somebody told of it', () => {
     const start = Date.parse('2027-05-08T08:00:00Z');
     expect(pourState(pour({}), start - 1)).toBe('coming');
     expect(pourState(pour({}), start)).toBe('now');
-    expect(pourState(pour({}), start + 12 * 3_600_000)).toBe('poured');
+    expect(pourState(pour({}), start + 12 * 3_600_000)).toBe('wentBy');
+    expect(pourState({ ...pour({}), poured: true }, start + 12 * 3_600_000)).toBe('poured');
     expect(pourState({ ...pour({}), startsAt: null }, start)).toBe('coming');
   });
 });

@@ -14,6 +14,7 @@ export const shop = both({
   someOf: (what: string, size: string) => `${what}: how many${size === '' ? '' : ` of ${size}`} were taken`,
   each: (size: string) => `× ${size}`,
   take: 'Put in the car',
+  forWork: (tasks: string) => (tasks === '' ? '' : `for: ${tasks}`),
   none: 'Not to be had',
   noneOf: (what: string) => `${what}: not to be had here`,
   back: 'Take back',

@@ -50,6 +50,7 @@ function Thing({ line, name }: { line: ShopLine; name: string }) {
           {packsText({ ...line.line, packs: line.state === 'bought' ? line.line.packs : line.left }, format)}
         </b>{' '}
         {name}
+        <small>{words.forWork(line.for.map((t) => workTasks[t].title.toLowerCase()).join(', '))}</small>
         <small>
           {line.state === 'notToBeHad' && words.notHad(line.toldBy)}
           {line.inCar > 0 && ` ${words.inCar(amountText(line.line, line.inCar, format), line.toldBy)}`}

@@ -30,7 +30,7 @@ internal static class HttpLoad
         using var client = new HttpClient { BaseAddress = service.Address };
         await service.ReadyAsync();
         var today = SystemClock.Instance.GetCurrentInstant().InUtc().Date;
-        var job = DemoYard.Terrace(today.PlusDays(3));
+        var job = DemoJobs.Terrace(today.PlusDays(3));
         // What a key in Shape asks for; and all of it, as paper does.
         var body = Encoding.UTF8.GetBytes($$"""{"document":{{JobFile.Write(job)}},"parts":["shape","build"]}""");
         var whole = Encoding.UTF8.GetBytes($$"""{"document":{{JobFile.Write(job)}}}""");

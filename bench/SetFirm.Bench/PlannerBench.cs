@@ -28,7 +28,7 @@ namespace SetFirm.Bench;
 public class PlannerBench
 {
     private static readonly LocalDate Day = new(2027, 5, 7);
-    private readonly JobDocument terrace = DemoYard.Terrace(Day);
+    private readonly JobDocument terrace = DemoJobs.Terrace(Day);
     private readonly JobDocument tenPanels;
     private readonly JobDocument curve;
     private readonly JobDocument yard;

@@ -29,7 +29,7 @@ public sealed class AnswersTests : IDisposable
         var reports = WireJson.ForReports();
         var hours = new SimulatedForecast().Hours(Site.Now, JobWeather.ForecastDays * 24);
         var codes = new HashSet<string>();
-        foreach (var job in DemoYard.Jobs(new LocalDateTime(2027, 5, 4, 9, 0)))
+        foreach (var job in DemoJobs.Jobs(new LocalDateTime(2027, 5, 4, 9, 0)))
         {
             var report = Teller.Tell(Planner.Plan(job, hours));
             var (one, other) = (JsonSerializer.SerializeToNode(report, reports), JsonSerializer.SerializeToNode(report, contract));

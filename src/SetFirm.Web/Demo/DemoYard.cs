@@ -1,23 +1,13 @@
 using System.Text.Json;
 using NodaTime;
-using NodaTime.Text;
-using SetFirm.Core.Batching;
-using SetFirm.Core.Curing;
 using SetFirm.Core.Events;
-using SetFirm.Core.Finishing;
-using SetFirm.Core.Ground;
 using SetFirm.Core.Job;
-using SetFirm.Core.Mixes;
-using SetFirm.Core.Planning;
-using SetFirm.Core.Quantities;
-using SetFirm.Core.Shapes;
-using SetFirm.Core.Steel;
 using SetFirm.Core.Weather;
 using SetFirm.Web.Storage;
 
 namespace SetFirm.Web.Demo;
 
-/// <summary>The demo: the garden of 14 Heron Row, Ostrey, where Ines and her brother Odd pour. All of it made up.</summary>
+/// <summary>The demo: the garden of 14 Heron Row, Ostrey, where Ines and her brother Odd pour, laid into a data file. All of it made up.</summary>
 internal static class DemoYard
 {
     /// <summary>A zone that names no place.</summary>
@@ -37,9 +27,9 @@ internal static class DemoYard
 
         var local = now.InZone(DateTimeZoneProviders.Tzdb[TimeZone]).LocalDateTime;
         var age = Duration.Zero;
-        foreach (var laid in Jobs(local))
+        foreach (var laid in DemoJobs.Jobs(local))
         {
-            var job = laid.Name == HalfWayName ? HalfWay(laid, now, weather(laid)) : laid;
+            var job = laid.Name == DemoJobs.HalfWayName ? DemoTold.HalfWay(laid, now, weather(laid)) : laid;
             var id = Guid.CreateVersion7();
             db.Jobs.Add(new JobRow
             {
@@ -50,7 +40,7 @@ internal static class DemoYard
                 CreatedAt = now - age,
                 UpdatedAt = now - age,
             });
-            IEnumerable<JobEvent> told = job.Name == HalfWayName ? ToldSoFar(job, now, weather(job)) : [.. DemoPours.Told(job, weather(job)), .. Told(job, now, weather(job))];
+            IEnumerable<JobEvent> told = job.Name == DemoJobs.HalfWayName ? DemoTold.SoFar(job, now, weather(job)) : [.. DemoPours.Told(job, weather(job)), .. DemoTold.Of(job, now, weather(job))];
             Tell(db, id, told, json);
             age += Duration.FromHours(5);
         }
@@ -61,23 +51,23 @@ internal static class DemoYard
     /// <summary>Sets the day that is half over anew, so that it is half over now; one that somebody else told of is left as it is.</summary>
     public static void SetHalfWay(SetFirmDb db, Instant now, Func<JobDocument, HourlyWeather> weather, JsonSerializerOptions json)
     {
-        if (db.Jobs.SingleOrDefault(j => j.Name == HalfWayName && j.RemovedAt == null) is not { } row)
+        if (db.Jobs.SingleOrDefault(j => j.Name == DemoJobs.HalfWayName && j.RemovedAt == null) is not { } row)
         {
             return;
         }
 
         var told = db.Log.Where(l => l.JobId == row.Id).ToList();
-        if (told.Any(l => JsonSerializer.Deserialize<JobEvent>(l.Entry, json)!.Device is not (Ines or Odd)))
+        if (told.Any(l => JsonSerializer.Deserialize<JobEvent>(l.Entry, json)!.Device is not (DemoTold.Ines or DemoTold.Odd)))
         {
             return;
         }
 
-        var laid = Jobs(now.InZone(DateTimeZoneProviders.Tzdb[TimeZone]).LocalDateTime).Single(j => j.Name == HalfWayName);
-        var job = HalfWay(laid, now, weather(laid));
+        var laid = DemoJobs.Jobs(now.InZone(DateTimeZoneProviders.Tzdb[TimeZone]).LocalDateTime).Single(j => j.Name == DemoJobs.HalfWayName);
+        var job = DemoTold.HalfWay(laid, now, weather(laid));
         (row.Document, row.Version, row.UpdatedAt) = (JobFile.Write(job), row.Version + 1, now);
         db.Log.RemoveRange(told);
         db.SaveChanges();
-        Tell(db, row.Id, ToldSoFar(job, now, weather(job)), json);
+        Tell(db, row.Id, DemoTold.SoFar(job, now, weather(job)), json);
         db.SaveChanges();
     }
 
@@ -90,356 +80,4 @@ internal static class DemoYard
         ReceivedAt = line.At,
         Entry = JsonSerializer.Serialize(line, json),
     }));
-
-    private const string HalfWayName = "Workshop floor";
-    private const string Ines = "Ines";
-    private const string Odd = "Odd";
-
-    // From its first water to its last pass: half of it lies behind.
-    private static JobDocument HalfWay(JobDocument job, Instant now, HourlyWeather weather)
-    {
-        var day = Planner.Plan(job, weather).Pour!.Day!;
-        var start = (now - ((day.DoneBy - day.Start) / 2)).InZone(DateTimeZoneProviders.Tzdb[TimeZone]).LocalDateTime;
-        return job with { Day = job.Day with { Date = LocalDatePattern.Iso.Format(start.Date), Start = LocalTimePattern.CreateWithInvariantCulture("HH:mm").Format(start.TimeOfDay) } };
-    }
-
-    // Ines mixes and Odd finishes: what the plan has until now, a little later than planned.
-    private static IEnumerable<JobEvent> ToldSoFar(JobDocument job, Instant now, HourlyWeather weather)
-    {
-        var day = Planner.Plan(job, weather).Pour!.Day!;
-        var plan = day.Planned;
-        Instant Late(Instant at) => plan.Start + ((at - plan.Start) * 1.06);
-        var told = new List<JobEvent> { new JobEvent.DayBegun { Id = Guid.CreateVersion7(), At = plan.Start, Plan = plan, Device = Ines } };
-        for (var i = 0; i < plan.Batches.Count; i++)
-        {
-            told.Add(new JobEvent.BatchMixing { Id = Guid.CreateVersion7(), At = Late(plan.Batches[i].Begun), Batch = i + 1, Device = Ines });
-            told.Add(new JobEvent.BatchPlaced { Id = Guid.CreateVersion7(), At = Late(plan.Batches[i].Placed), Batch = i + 1, Device = Odd });
-        }
-
-        foreach (var zone in day.Zones)
-        {
-            if (zone.SheenGone is { } gone)
-            {
-                told.Add(new JobEvent.SheenGone { Id = Guid.CreateVersion7(), At = Late(gone), Zone = zone.Number, Device = Odd });
-            }
-
-            foreach (var pass in zone.Passes.Where(p => p.Begins is not null))
-            {
-                var begins = Late(pass.Begins!.Value) + Duration.FromMinutes(2);
-                told.Add(new JobEvent.PassBegun { Id = Guid.CreateVersion7(), At = begins, Zone = zone.Number, Pass = pass.Pass, Device = Odd });
-                told.Add(new JobEvent.PassDone { Id = Guid.CreateVersion7(), At = begins + (pass.Work / Math.Max(1, pass.Hands)), Zone = zone.Number, Pass = pass.Pass, Device = Odd });
-            }
-        }
-
-        return told.Where(line => line.At <= now);
-    }
-
-    // What Ines and Odd told of a job: of one that lies each wetting a little before it was due, and the day the boards came off.
-    private static IEnumerable<JobEvent> Told(JobDocument job, Instant now, HourlyWeather weather)
-    {
-        var early = Duration.FromMinutes(12);
-        var plan = Planner.Plan(job, weather);
-        // And of one that is to come: what had to be begun by yesterday is done.
-        foreach (var task in JobTasks.Of(plan, Core.Events.Told.Nothing, now).Where(t => t.Late))
-        {
-            yield return new JobEvent.TaskDone { Id = Guid.CreateVersion7(), At = now - Duration.FromHours(14), Task = task.Key, Device = Ines };
-        }
-
-        foreach (var pour in Planner.Pours(plan, weather).Where(p => p.Cure is not null))
-        {
-            var (id, cure) = (pour.Load.Sketch.Id, pour.Cure!);
-            foreach (var wetting in cure.Wettings.Where(w => w.At < now))
-            {
-                yield return new JobEvent.Wetted { Id = Guid.CreateVersion7(), At = wetting.At - early, Pour = id };
-            }
-
-            if (cure.Milestones.FirstOrDefault(m => m.Milestone == Milestone.StripEdges)?.At + Duration.FromHours(6) is { } off && off < now)
-            {
-                yield return new JobEvent.BoardsOff { Id = Guid.CreateVersion7(), At = off, Pour = id };
-            }
-        }
-    }
-
-    public static IEnumerable<JobDocument> Jobs(LocalDateTime now) =>
-        Planned(now).Select(job => job with { Site = job.Site with { Called = "Heron Row", Latitude = Ostrey.Latitude, Longitude = Ostrey.Longitude } });
-
-    /// <summary>Far enough south that somebody pours there in any month.</summary>
-    private static readonly SitePlace Ostrey = new(38, 15);
-
-    private static IEnumerable<JobDocument> Planned(LocalDateTime now)
-    {
-        var today = now.Date;
-        yield return WorkshopFloor(now);
-        yield return HerbBorder(today.PlusDays(1));
-        yield return Terrace(today.PlusDays(3));
-        yield return ShedPad(today.PlusDays(-2));
-        yield return BenchTop(today.PlusDays(5));
-        yield return DriveKerb(today.PlusDays(6));
-        yield return SteppingStones(today.PlusDays(9));
-        yield return SkimOfLeanTo(today.PlusDays(-40));
-        yield return BinStand(today.PlusDays(-24));
-        yield return CellarLanding(today.PlusDays(-45));
-    }
-
-    /// <summary>An L round the kitchen corner: two house walls, a drain and a post.</summary>
-    public static JobDocument Terrace(LocalDate day) => Start("Breakfast terrace", day, "08:30") with
-    {
-        Elements =
-        [
-            new SlabDocument
-            {
-                Id = "element-1",
-                Name = "Terrace",
-                Outline = Walked(("4.80 m", 90), ("3.40 m", 90), ("2.00 m", 90), ("1.20 m", -90), ("", 90), ("", 90)),
-                Edges = Edges(Meets.Form, Meets.Form, Meets.Form, Meets.Wall, Meets.Wall, Meets.Form),
-                Openings =
-                [
-                    new RoundOpeningDocument { Name = "Drain", Along = "3.60 m", In = "1.10 m", Diameter = "150 mm", Use = OpeningUse.Drain },
-                    new RectangularOpeningDocument { Name = "Post", Along = "350 mm", In = "350 mm", Width = "120 mm", Depth = "120 mm", Use = OpeningUse.Post },
-                ],
-                Thickness = "100 mm",
-                Bed = Bed.Levelled,
-                Finish = Finish.Broom,
-                Fall = new EdgeFallDocument { Edge = 4, Percent = 2 },
-            },
-        ],
-        Build = Start("", day, "08:30").Build with { Soil = Soil.Soft },
-        Mixing = Drum("12 m"),
-    };
-
-    /// <summary>Under a roof with lamps: its day is half over at whatever hour somebody looks.</summary>
-    private static JobDocument WorkshopFloor(LocalDateTime now) =>
-        Start(HalfWayName, now.Date, LocalTimePattern.CreateWithInvariantCulture("HH:mm").Format(now.TimeOfDay)) with
-        {
-            Elements =
-            [
-                new SlabDocument
-                {
-                    Id = "element-1",
-                    Name = "Floor",
-                    Outline = new PresetOutlineDocument { Shape = PresetShape.Rectangle, Along = "3.20 m", Across = "2.40 m" },
-                    Edges = Edges(Meets.Wall, Meets.Form, Meets.Wall, Meets.Wall),
-                    Openings = [],
-                    Thickness = "90 mm",
-                    Bed = Bed.Levelled,
-                    Finish = Finish.Steel,
-                },
-            ],
-            Site = SiteDocument.AsForecast with { Shelter = Shelter.Indoors },
-            Mixing = Drum("8 m", 14),
-            Cure = CureDocument.By(CuringMethod.Plastic),
-        };
-
-    /// <summary>Along the beds, then round the corner of the lawn.</summary>
-    /// <summary>Poured three weeks ago: it was slow, and it was broomed before it was ready.</summary>
-    private static JobDocument BinStand(LocalDate day) => Start(DemoPours.BinStand, day, "09:00") with
-    {
-        Elements = [Pad("Stand", "2.60 m", "1.80 m", Finish.Broom)],
-        Mixing = Drum("10 m"),
-    };
-
-    /// <summary>And six weeks ago: all went well, slowly.</summary>
-    private static JobDocument CellarLanding(LocalDate day) => Start(DemoPours.CellarLanding, day, "08:30") with
-    {
-        Elements = [Pad("Landing", "2.20 m", "1.50 m", Finish.Broom)],
-        Mixing = Drum("14 m"),
-    };
-
-    private static SlabDocument Pad(string name, string along, string across, Finish finish) => new()
-    {
-        Id = "element-1",
-        Name = name,
-        Outline = new PresetOutlineDocument { Shape = PresetShape.Rectangle, Along = along, Across = across },
-        Edges = Edges(Meets.Form, Meets.Form, Meets.Wall, Meets.Form),
-        Openings = [],
-        Thickness = "100 mm",
-        Bed = Bed.Levelled,
-        Finish = finish,
-    };
-
-    /// <summary>The two of them, at their own drum: what was learnt goes by these names.</summary>
-    private static MixingDocument Drum(string run, double waterC = 12) =>
-        new() { Mixer = new MixerDocument { Kind = MixerKind.Drum, Size = "140 L", Called = "Our drum" }, Crew = "Ines and Odd", Hands = 2, BarrowRun = run, WaterC = waterC };
-
-    private static JobDocument HerbBorder(LocalDate day) =>
-        Start("Herb border", day, "09:30") with
-        {
-            Elements =
-            [
-                new BorderDocument
-                {
-                    Id = "element-1",
-                    Name = "Border",
-                    Path = [new StraightDocument { Length = "2.40 m" }, new ArcDocument { Radius = "1.50 m", Sweep = 90 }],
-                    Width = "110 mm",
-                    Depth = "95 mm",
-                    Bed = Bed.HandDug,
-                    Finish = Finish.Mag,
-                },
-            ],
-            Mixing = new MixingDocument { Mixer = new MixerDocument { Kind = MixerKind.Barrow, Size = "30 L" }, Hands = 2, BarrowRun = "5 m", WaterC = 12 },
-        };
-
-    private static JobDocument ShedPad(LocalDate day) => StartingJob.Of("Bike-shed pad", UnitSystem.Us, TimeZone, day) with
-    {
-        Elements =
-        [
-            new SlabDocument
-            {
-                Id = "element-1",
-                Name = "Pad",
-                Outline = new PresetOutlineDocument { Shape = PresetShape.Rectangle, Along = "8' 6\"", Across = "5' 3 1/2\"" },
-                Edges = Edges(Meets.Form, Meets.Form, Meets.OldSlab, Meets.Form),
-                Openings = [],
-                Thickness = "4\"",
-                Bed = Bed.Levelled,
-                Finish = Finish.Mag,
-            },
-        ],
-        Day = DayDocument.At(LocalDatePattern.Iso.Format(day), "09:00"),
-        Cure = CureDocument.By(CuringMethod.BurlapUnderPlastic) with { Coats = [Coat("penetratingSealer", "Penetrating sealer")] },
-    };
-
-    /// <summary>Poured in place on its frame: a round basin, an apron on the two free sides, the wall behind.</summary>
-    private static JobDocument BenchTop(LocalDate day) => Start("Potting bench top", day, "10:00") with
-    {
-        Elements =
-        [
-            new CounterDocument
-            {
-                Id = "element-1",
-                Name = "Bench top",
-                Casting = CounterCasting.InPlace,
-                Outline = new PresetOutlineDocument { Shape = PresetShape.Rectangle, Along = "1.60 m", Across = "620 mm" },
-                Edges =
-                [
-                    new EdgeDocument { Meets = Meets.Form, Drop = new DropDocument { Width = "40 mm", Depth = "25 mm" } },
-                    new EdgeDocument { Meets = Meets.Form, Drop = new DropDocument { Width = "40 mm", Depth = "25 mm" } },
-                    new EdgeDocument { Meets = Meets.Wall },
-                    new EdgeDocument { Meets = Meets.Wall },
-                ],
-                Openings = [new RoundOpeningDocument { Name = "Basin", Along = "1.10 m", In = "310 mm", Diameter = "330 mm", Use = OpeningUse.CutOut }],
-                Thickness = "40 mm",
-                Overhang = "20 mm",
-                Bed = Bed.Rigid,
-                Finish = Finish.Steel,
-            },
-        ],
-        Mix = new BaggedMixDocument { Id = "mix-1", Exposure = Exposure.NoFreezing, Containers = StartingJob.Containers(UnitSystem.Metric), Additives = new AdditivesDocument(), Bag = "countertop-60lb", WaterPerBag = "" },
-        Mixing = new MixingDocument { Mixer = new MixerDocument { Kind = MixerKind.Tub, Size = "40 L" }, Hands = 2, BarrowRun = "8 m", WaterC = 14 },
-        Site = SiteDocument.AsForecast with { Shelter = Shelter.Roof },
-        Cure = CureDocument.By(CuringMethod.Plastic) with { Coats = [Coat("counterSealer", "Two-part counter sealer")] },
-    };
-
-    /// <summary>Along the drive: a battered face to the road, its top edge rounded.</summary>
-    private static JobDocument DriveKerb(LocalDate day) => Start("Drive kerb", day, "09:00") with
-    {
-        Elements =
-        [
-            new CurbDocument
-            {
-                Id = "element-1",
-                Name = "Kerb",
-                Path = [new StraightDocument { Length = "5.00 m" }],
-                Height = "140 mm",
-                Base = "180 mm",
-                Top = "",
-                Batter = 10,
-                Faces = 1,
-                Ease = EdgeEase.Round,
-                EaseSize = "19 mm",
-                Bed = Bed.Rigid,
-                Finish = Finish.Rubbed,
-                Steel = new SteelDocument { School = SteelSchool.TwoRows },
-            },
-        ],
-        Mix = new PartsMixDocument
-        {
-            Id = "mix-1",
-            Exposure = Exposure.NoFreezing,
-            Containers = StartingJob.Containers(UnitSystem.Metric),
-            Additives = new AdditivesDocument(),
-            Cement = 1,
-            Sand = 2,
-            Stone = 2,
-            StoneMm = 10,
-            Consistency = Consistency.Stiff,
-            Moisture = Moisture.Damp,
-        },
-        Mixing = Drum("20 m"),
-        Cure = CureDocument.By(CuringMethod.Burlap),
-    };
-
-    private static JobDocument SteppingStones(LocalDate day) => Start("Six stepping stones", day, "10:00") with
-    {
-        Elements =
-        [
-            new PieceDocument
-            {
-                Id = "element-1",
-                Name = "Stone",
-                Use = PieceUse.Stone,
-                Outline = new PresetOutlineDocument { Shape = PresetShape.Kidney, Along = "560 mm", Across = "300 mm" },
-                Edges = [],
-                Openings = [],
-                Thickness = "60 mm",
-                Chamfer = "6 mm",
-                Casting = new MouldsDocument { Pieces = 6, Moulds = 2 },
-                Bed = Bed.Rigid,
-                Finish = Finish.Mag,
-            },
-        ],
-        Mixing = new MixingDocument { Mixer = new MixerDocument { Kind = MixerKind.Tub, Size = "40 L" }, Hands = 1, BarrowRun = "3 m", WaterC = 14 },
-    };
-
-    /// <summary>A skim over the old floor of the lean-to, as deep as the straight-edge showed.</summary>
-    private static JobDocument SkimOfLeanTo(LocalDate day) => Start("Lean-to floor skim", day, "08:00") with
-    {
-        Elements =
-        [
-            new OverlayDocument
-            {
-                Id = "element-1",
-                Name = "Skim",
-                Outline = new PresetOutlineDocument { Shape = PresetShape.Rectangle, Along = "2.70 m", Across = "1.60 m" },
-                Edges = Edges(Meets.Wall, Meets.Wall, Meets.Form, Meets.Wall),
-                Openings = [],
-                Probes = [Probe("14 mm"), Probe("18 mm"), Probe("22 mm"), Probe("16 mm"), Probe("20 mm"), Probe("15 mm")],
-                Bed = Bed.Levelled,
-                Finish = Finish.Steel,
-            },
-        ],
-        Mix = new BaggedMixDocument { Id = "mix-1", Exposure = Exposure.NoFreezing, Containers = StartingJob.Containers(UnitSystem.Metric), Additives = new AdditivesDocument(), Bag = "topping-60lb", WaterPerBag = "" },
-        Site = SiteDocument.AsForecast with { Shelter = Shelter.Roof },
-        Mixing = new MixingDocument { Mixer = new MixerDocument { Kind = MixerKind.Tub, Size = "40 L" }, Hands = 2, BarrowRun = "10 m", WaterC = 14 },
-    };
-
-    private static CoatDocument Coat(string id, string name) => CoatCatalogue.All.Single(c => c.Name == id) with { Name = name };
-
-    private static JobDocument Start(string name, LocalDate day, string time) =>
-        StartingJob.Of(name, UnitSystem.Metric, TimeZone, day) with { Day = DayDocument.At(LocalDatePattern.Iso.Format(day), time) };
-
-    private static WalkedOutlineDocument Walked(params ReadOnlySpan<(string Length, double Turn)> sides)
-    {
-        var walked = new List<SideDocument>();
-        foreach (var (length, turn) in sides)
-        {
-            walked.Add(new SideDocument { Length = length, Turn = turn });
-        }
-
-        return new WalkedOutlineDocument { Sides = walked };
-    }
-
-    private static ProbeDocument Probe(string depth) => new() { Depth = depth };
-
-    private static List<EdgeDocument> Edges(params ReadOnlySpan<Meets> meets)
-    {
-        var edges = new List<EdgeDocument>();
-        foreach (var m in meets)
-        {
-            edges.Add(new EdgeDocument { Meets = m });
-        }
-
-        return edges;
-    }
 }

@@ -86,7 +86,7 @@ internal static class JobEndpoints
     private static IResult Example(string? timeZone, IClock clock)
     {
         var (_, zone, tomorrow, wrong) = Whose(null, timeZone, clock);
-        return wrong ?? TypedResults.Ok(Demo.DemoYard.Terrace(tomorrow.PlusDays(2)) with { TimeZone = zone.Id });
+        return wrong ?? TypedResults.Ok(Demo.DemoJobs.Terrace(tomorrow.PlusDays(2)) with { TimeZone = zone.Id });
     }
 
     private static IResult ListLessons(string? units, string? timeZone, IClock clock)

@@ -25,7 +25,7 @@ internal sealed class WarmUp(JobWeather weather, IClock clock, IOptions<JsonOpti
     protected override Task ExecuteAsync(CancellationToken stoppingToken) => Task.Run(
         () =>
         {
-            JobDocument[] jobs = [.. DemoYard.Jobs(clock.GetCurrentInstant().InUtc().LocalDateTime)];
+            JobDocument[] jobs = [.. DemoJobs.Jobs(clock.GetCurrentInstant().InUtc().LocalDateTime)];
             for (var round = 0; round < Rounds && !stoppingToken.IsCancellationRequested; round++)
             {
                 foreach (var job in jobs)

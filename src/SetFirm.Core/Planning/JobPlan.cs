@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using NodaTime;
 using SetFirm.Core.Curing;
 using SetFirm.Core.Events;
 using SetFirm.Core.Findings;
@@ -39,6 +40,9 @@ public sealed record JobPlan
 
     /// <summary>All that was told of it.</summary>
     public Told Told { get; init; } = Told.Nothing;
+
+    /// <summary>When it was asked; null where no time counts.</summary>
+    public Instant? AsOf { get; init; }
 
     /// <summary>How it is kept wet, as read; null where it cannot be.</summary>
     public required CureSaid? Curing { get; init; }

@@ -250,6 +250,9 @@ public static class JobTasks
         Overlay = elements.Any(e => e.Traits.OnOldConcrete),
     };
 
+    /// <summary>As the diary names tasks.</summary>
+    private static readonly Dictionary<WorkTask, string> Names = Enum.GetValues<WorkTask>().ToDictionary(t => t, t => JsonNamingPolicy.CamelCase.ConvertName(t.ToString()));
+
     /// <param name="Task">Which.</param>
     /// <param name="Place">In the list.</param>
     /// <param name="Of">Index of the element that it is told by.</param>
@@ -268,8 +271,8 @@ public static class JobTasks
         public TaskTraits Traits => TaskCatalogue.Of(Task);
 
         /// <summary>Fewer people than it asks for take longer; the day counts with those that there are.</summary>
-        public double? Minutes => TaskEfforts.Minutes(Task, Numbers) * (Task is WorkTask.Pour or WorkTask.FinishPasses ? 1 : ((double)Wanted / People));
+        public double? Minutes { get; } = TaskEfforts.Minutes(Task, Numbers) * (Task is WorkTask.Pour or WorkTask.FinishPasses ? 1 : ((double)Wanted / People));
 
-        public string Key { get; } = JsonNamingPolicy.CamelCase.ConvertName(Task.ToString()) + (Name.Length == 0 ? "" : $":{Name}");
+        public string Key { get; } = Names[Task] + (Name.Length == 0 ? "" : $":{Name}");
     }
 }

@@ -95,7 +95,7 @@ public static class Planner
 
         var hazards = Hazards(job, elements, recipe?.Recipe, full);
         Cautions.Check(hazards, Places.Mix(0), gate);
-        HelpAdvice.Check((elements ?? []).Where(e => e.Traits.Lifted).Select(e => e.PieceMass.Kilograms).DefaultIfEmpty(0).Max(), job.Mixing.Hands, Places.Mixing.Hands, gate);
+        HelpAdvice.Check((elements ?? []).Where(e => e.Traits.Lifted).Select(e => e.PieceMass.Kilograms).DefaultIfEmpty(0).Max(), full?.Load.Load?.Crew.Hands ?? job.Mixing.Hands, Places.Mixing.Hands, gate);
         var plan = new JobPlan
         {
             Said = job,
@@ -107,6 +107,7 @@ public static class Planner
             Pours = pours,
             Pour = full,
             Told = told,
+            AsOf = asOf,
             Curing = cure,
             Hazards = hazards,
             Terms = terms,

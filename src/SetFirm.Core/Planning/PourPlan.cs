@@ -46,6 +46,14 @@ public sealed record PourLoad(
     LocalTime? Start,
     PourTask? Task)
 {
+    /// <summary>Its day is gone, and nobody told whether it was poured; on its evening, and in the night after a late start, nobody is asked.</summary>
+    /// <param name="told">Of this pour.</param>
+    /// <param name="now">Today.</param>
+    internal bool WentBy(Told told, Instant now) => Task is { } task && now.InZone(task.Zone).Date > task.Date && now - task.StartsAt >= UnderWay && !PourPlan.TellsOfConcrete(told);
+
+    /// <summary>A day's work is over by then.</summary>
+    private static readonly Duration UnderWay = Duration.FromHours(12);
+
     /// <summary>Bags or containers of cement that it measures out; null where it cannot be mixed.</summary>
     public double? Bags => Mix is null ? null : (double)Units / Mix.Recipe.Unit.PerWhole;
 
@@ -82,7 +90,7 @@ public sealed record PourPlan
 
     /// <summary>Its day is gone, and nobody told whether it was poured.</summary>
     /// <param name="now">Today.</param>
-    public bool WentBy(Instant now) => Load.Task is { } task && Day is { } day && now.InZone(task.Zone).Date > day.DoneBy.InZone(task.Zone).Date && !TellsOfConcrete(Told);
+    public bool WentBy(Instant now) => Load.WentBy(Told, now) && now >= Day?.DoneBy;
 
     /// <summary>Something of the pour, or of the work that follows it, was told.</summary>
     /// <param name="told">Of this pour.</param>

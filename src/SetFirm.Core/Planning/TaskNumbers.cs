@@ -20,14 +20,14 @@ internal static class TaskNumbers
     public static ImmutableArray<TaskNumber>? Of(WorkTask task, WorkPart part, ImmutableArray<WorkPart> parts, JobPlan plan)
     {
         var (element, build, pour) = (part.Element, plan.Build!, plan.Pour);
-        ElementPlan[] elements = [.. parts.Select(p => p.Element)];
+        IEnumerable<ElementPlan> Elements() => parts.Select(p => p.Element);
         var built = element.Build!;
         var (dig, forms, mould, steel, traits, load, cure) = (built.Dig, built.Forms, built.Mould, built.Steel, element.Traits, pour?.Load, pour?.Cure);
         var boards = forms?.Boards.Boards.Sum(b => b.CutM) + forms?.Boards.Bends.Sum(b => b.CutM);
         // What is set anew for each casting is of that casting.
         var share = part.IsSeries ? part.Share : 1;
         var boarded = boards > 0;
-        var passes = pour?.Day?.Zones.SelectMany(z => z.Passes).Select(p => p.Pass).Where(p => p != Pass.StrikeOff).ToHashSet();
+        HashSet<Pass>? Passes() => pour?.Day?.Zones.SelectMany(z => z.Passes).Select(p => p.Pass).Where(p => p != Pass.StrikeOff).ToHashSet();
         ImmutableArray<TaskNumber>? Where(bool has, params ReadOnlySpan<(TaskFigure Figure, double? Value)> numbers)
         {
             if (!has)
@@ -50,7 +50,7 @@ internal static class TaskNumbers
         return task switch
         {
             WorkTask.FindServices => Where(dig is not null),
-            WorkTask.ClearAway => Where(dig is not null, (TaskFigure.AreaM2, elements.Where(e => e.Build!.Dig is not null).Sum(e => e.FaceM2))),
+            WorkTask.ClearAway => Where(dig is not null, (TaskFigure.AreaM2, Elements().Where(e => e.Build!.Dig is not null).Sum(e => e.FaceM2))),
             WorkTask.CleanOld => Where(true, (TaskFigure.AreaM2, element.FaceM2)),
             WorkTask.CheckSupport or WorkTask.MakeDeck => Where(true, (TaskFigure.TopKg, RestsKg(element)), (TaskFigure.AreaM2, element.FaceM2)),
             WorkTask.Dig => Where(dig is not null, (TaskFigure.DigDepthMm, dig?.Depth.Millimetres), (TaskFigure.DigL, dig?.Bank.Litres)),
@@ -78,7 +78,7 @@ internal static class TaskNumbers
                 steel.SheetCount > 0 || steel.BarM > 0 || steel.ScrimM2 > 0, (TaskFigure.MeshSheets, steel.SheetCount * share), (TaskFigure.BarsM, steel.BarM * share),
                 (TaskFigure.Chairs, steel.Layout.Chairs * share), (TaskFigure.ScrimM2, steel.ScrimM2 * share)),
             WorkTask.BoxCutOuts => Where(element.Read.OpeningsFor(OpeningUse.CutOut).Any()),
-            WorkTask.LookOver => Where(true, (TaskFigure.Inspections, JobTasks.LookedOver([.. elements]).Count)),
+            WorkTask.LookOver => Where(true, (TaskFigure.Inspections, JobTasks.LookedOver([.. Elements()]).Count)),
             WorkTask.MeasureOut => Where(true, (TaskFigure.Batches, load?.Batches), (TaskFigure.Bags, load?.Bags)),
             WorkTask.Dampen => Where(traits.OnGround || traits.OnOldConcrete),
             WorkTask.BondCoat => Where(part.BondM2 > 0, (TaskFigure.AreaM2, part.BondM2), (TaskFigure.OpenMin, AfterCare.BondOpenMin)),
@@ -90,7 +90,7 @@ internal static class TaskNumbers
             WorkTask.WashFace => Where(part.Has(Course.Slurry), (TaskFigure.AreaM2, part.FaceM2)),
             // Stripped in the window of its pass, or when it is hard: then nothing can be rubbed any more but by sanding.
             WorkTask.RubFace => Where(element.Finish == Finish.Rubbed, (TaskFigure.AreaM2, part.OpenM2 - part.FaceM2)),
-            WorkTask.FinishPasses => Where(passes is not { Count: 0 }, (TaskFigure.PassesMin, pour?.Day?.Zones.SelectMany(z => z.Passes).Sum(p => p.Work.TotalMinutes)), (TaskFigure.GrooveMm, TaskGear.Grooved(passes ?? [], parts).Select(e => e.Joints.Depth.Millimetres).DefaultIfEmpty(0).Max())),
+            WorkTask.FinishPasses => Where(Passes() is not { Count: 0 }, (TaskFigure.PassesMin, pour?.Day?.Zones.SelectMany(z => z.Passes).Sum(p => p.Work.TotalMinutes)), (TaskFigure.GrooveMm, TaskGear.Grooved(Passes() ?? [], parts).Select(e => e.Joints.Depth.Millimetres).DefaultIfEmpty(0).Max())),
             WorkTask.FenceOff => Where(!part.IsBuriedToday),
             WorkTask.CoverIt => Where(!part.IsBuriedToday, (TaskFigure.AreaM2, parts.Where(p => p.IsHere).Sum(p => p.OpenM2))),
             WorkTask.PatchHoles => Where(!part.IsUnderAnother, (TaskFigure.HoldBackL, load?.HoldBackL)),

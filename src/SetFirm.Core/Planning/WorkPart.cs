@@ -13,7 +13,11 @@ internal sealed record WorkPart
 
     private readonly ImmutableArray<PourPart> here;
 
-    private WorkPart(ElementPlan element, ImmutableArray<PourPart> here) => (Element, this.here) = (element, here);
+    private WorkPart(ElementPlan element, ImmutableArray<PourPart> here)
+    {
+        (Element, this.here) = (element, here);
+        Share = here.IsEmpty ? 1 : Math.Min(1, here.GroupBy(p => p.Course).Max(c => c.Sum(p => p.FaceShare)));
+    }
 
     public ElementPlan Element { get; }
 
@@ -33,7 +37,7 @@ internal sealed record WorkPart
     public required double BondM2 { get; init; }
 
     /// <summary>Of its face, 0-1.</summary>
-    public double Share => here.IsEmpty ? 1 : Math.Min(1, here.GroupBy(p => p.Course).Max(c => c.Sum(p => p.FaceShare)));
+    public double Share { get; }
 
     /// <summary>Whole pieces.</summary>
     public int Pieces => (int)Math.Round((Element.Cast.Count * Share) + Slack);

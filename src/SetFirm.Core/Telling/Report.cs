@@ -100,9 +100,10 @@ public sealed record StepReport(Step Step, StepState State);
 /// <param name="Batches">How many; null where it cannot be batched.</param>
 /// <param name="MixingMin">From the first water to the last batch placed.</param>
 /// <param name="Poured">Something was told of it that is told of what lies.</param>
+/// <param name="WentBy">Its day is gone, and nothing was.</param>
 public sealed record PourReport(
     string Id, int Number, int? Said, IReadOnlyList<PartReportOf> Parts, string Mix, string? Date, string? Start, Instant? StartsAt, double VolumeL, double HoldBackL, double? Bags, int? Batches,
-    double? MixingMin, bool Poured);
+    double? MixingMin, bool Poured, bool WentBy);
 
 /// <param name="Element">Index of the element.</param>
 /// <param name="Panels">Numbers, from 1; empty has all.</param>

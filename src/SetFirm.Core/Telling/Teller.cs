@@ -86,6 +86,8 @@ public static class Teller
     private static PourReport Short(PourLoad pour, JobPlan plan)
     {
         var sketch = pour.Sketch;
+        var told = plan.Told.OfPour(sketch.Id, pour.Number == 1);
+        var full = plan.Pour?.Load == pour ? plan.Pour : null;
         return new PourReport(
             sketch.Id,
             pour.Number,
@@ -100,7 +102,8 @@ public static class Teller
             pour.Bags,
             pour.Batches,
             // What is planned in full knows who is called away meanwhile.
-            (plan.Pour is { Day: { } day } full && full.Load == pour ? day.Schedule.Mixing : pour.Mixing)?.TotalMinutes,
-            PourPlan.TellsOfConcrete(plan.Told.OfPour(sketch.Id, pour.Number == 1)));
+            (full is { Day: { } day } ? day.Schedule.Mixing : pour.Mixing)?.TotalMinutes,
+            PourPlan.TellsOfConcrete(told),
+            plan.AsOf is { } now && (full?.WentBy(now) ?? pour.WentBy(told, now)));
     }
 }

@@ -246,6 +246,9 @@ public sealed class PlannerTests
         var moved = RemedyText.Taken(job, asked.Remedies[1]);
         Asked(moved, now).ShouldBeEmpty();
         Planner.Plan(moved, Mild).Pour!.Load.Task!.StartsAt.ShouldBeGreaterThan(now);
+        Plans.Of(job, Mild, [], now).Pours[0].WentBy.ShouldBeTrue();
+        Plans.Of(job, Mild, [begun], now).Pours[0].WentBy.ShouldBeFalse();
+        Plans.Of(job, Mild, [], day.Start + Duration.FromHours(12)).Pours[0].WentBy.ShouldBeFalse("its evening");
         bool PourOf(JobDocument of, Instant asOf, params JobEvent[] log) => Plans.Of(of, Mild, log, asOf).Pours[0].Poured;
     }
 

@@ -7333,6 +7333,8 @@ export interface components {
             mixingMin: null | number;
             /** @description Something was told of it that is told of what lies. */
             poured: boolean;
+            /** @description Its day is gone, and nothing was. */
+            wentBy: boolean;
         };
         /**
          * @description How a job is shared out among days where nothing is said.

@@ -24,7 +24,9 @@ describe('a pour in a few words', () => {
     const start = Date.parse('2027-05-08T08:00:00Z');
     expect(pourState(pour({}), start - 1)).toBe('coming');
     expect(pourState(pour({}), start)).toBe('now');
-    expect(pourState(pour({}), start + 12 * 3_600_000)).toBe('wentBy');
+    // On its evening nobody asks; when its day went by the plan says so.
+    expect(pourState(pour({}), start + 12 * 3_600_000)).toBe('now');
+    expect(pourState({ ...pour({}), wentBy: true }, start + 24 * 3_600_000)).toBe('wentBy');
     expect(pourState({ ...pour({}), poured: true }, start + 12 * 3_600_000)).toBe('poured');
     expect(pourState({ ...pour({}), startsAt: null }, start)).toBe('coming');
   });

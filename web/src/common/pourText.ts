@@ -24,5 +24,6 @@ export function pourState(pour: Pour, now: number): PourState {
   if (pour.startsAt === null) return 'coming';
   const start = Date.parse(pour.startsAt);
   if (now < start) return 'coming';
-  return now < start + UNDER_WAY_H * HOUR_MS ? 'now' : pour.poured ? 'poured' : 'wentBy';
+  if (pour.wentBy) return 'wentBy';
+  return pour.poured && now >= start + UNDER_WAY_H * HOUR_MS ? 'poured' : 'now';
 }

@@ -7,10 +7,10 @@ export function useAsPlanned(): () => Promise<void> {
   const { report } = usePlanned();
   const diary = useDiaryOf();
   return async () => {
-    const { data } = await http.POST('/api/plan', {
-      body: { document, log: [], asOf: null, pour: report.pour, parts: ['board'] },
-    });
-    const plan = data?.board?.plan;
+    const answer = await http
+      .POST('/api/plan', { body: { document, log: [], asOf: null, pour: report.pour, parts: ['board'] } })
+      .catch(() => null); // nobody plans now: the question stays
+    const plan = answer?.data?.board?.plan;
     if (plan) diary.tell({ kind: 'dayBegun', plan, pour: report.pour ?? '' }, { at: plan.start });
   };
 }

@@ -210,13 +210,15 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
         browser.Driver.ExecuteScript("localStorage.removeItem('setfirm-board')");
         browser.Open(new Uri(board, "rehearse?seed=3"));
         browser.Press("Begin the day");
+        browser.Press("Mix the rest as planned");
         browser.Press("Zones");
         browser.Find(By.CssSelector("[data-zone='1']")).Click();
         browser.Press("120×");
         browser.Press("Run the clock");
         browser.Until(() => browser.Find(By.CssSelector("[data-testid=seen]")).Text.Contains("You see:", StringComparison.Ordinal), seconds: 120);
+        var begin = browser.Find(By.XPath("//*[@data-testid='seen']//button[contains(., 'Begun')]"), seconds: 120);
         browser.Press("Pause the clock");
-        browser.Find(By.CssSelector("[data-testid=next] button")).Click(); // the first float, far too soon
+        begin.Click(); // the first float, far too soon
         browser.Press("News");
         browser.Find(By.CssSelector("[data-testid=review] li"));
         await Task.Delay(1500, TestContext.Current.CancellationToken);

@@ -326,6 +326,7 @@ public sealed class BoardTests
         browser.Until(() => browser.Find(By.CssSelector("select")).GetAttribute("value") == "pour-2");
         browser.Press("Begin the day");
         browser.Until(() => Next(browser).Contains("Batch 1 of", StringComparison.Ordinal));
+        browser.Until(() => LogAsync(site, id).GetAwaiter().GetResult().Count > 0); // shown before it is sent
         (await LogAsync(site, id)).Single()!["event"]!["pour"]!.GetValue<string>().ShouldBe("pour-2");
         browser.AxeFaults().ShouldBeEmpty("two pours");
         new SelectElement(browser.Find(By.CssSelector("select"))).SelectByIndex(0);
@@ -345,6 +346,7 @@ public sealed class BoardTests
         browser.AxeFaults().ShouldBeEmpty("the question");
         browser.Press("Poured as planned");
         browser.Until(() => browser.Driver.FindElements(By.CssSelector("[data-code=dayWentBy]")).Count == 0);
+        browser.Until(() => LogAsync(site, id).GetAwaiter().GetResult().Count > 0); // shown before it is sent
         var log = await LogAsync(site, id);
         var begun = log.ShouldHaveSingleItem()!["event"]!;
         begun["kind"]!.GetValue<string>().ShouldBe("dayBegun");

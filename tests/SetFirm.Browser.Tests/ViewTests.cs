@@ -141,6 +141,7 @@ public sealed class ViewTests(ViewTests.DemoSite site, Browser browser) : IClass
 
             foreach (var why in browser.Driver.FindElements(By.XPath("//button[starts-with(@aria-label, 'Why?')]")))
             {
+                browser.Until(() => why.Displayed); // the sheet before it may still be on its way out
                 why.SendKeys(Keys.Enter);
                 var sheet = browser.Find(By.XPath("//*[@role='dialog']"));
                 browser.Until(() => sheet.Text.Contains("Source", StringComparison.Ordinal));

@@ -26,7 +26,14 @@ const OLD_MS = 2 * MINUTE_MS;
 const RETRY_MS = 2_000;
 
 const samePours = (a: Pour[], b: Pour[]): boolean =>
-  a.length === b.length && a.every((p, i) => p.id === b[i]?.id && p.startsAt === b[i].startsAt);
+  a.length === b.length &&
+  a.every(
+    (p, i) =>
+      p.id === b[i]?.id &&
+      p.startsAt === b[i].startsAt &&
+      p.wentBy === b[i].wentBy &&
+      p.poured === b[i].poured,
+  );
 
 /** A plan of the day, the lines that it was made with, and when. */
 interface PlannedBoard {

@@ -5,8 +5,9 @@ namespace SetFirm.Core.Formwork;
 
 /// <summary>One cut: how long, and what for.</summary>
 /// <param name="LengthM">Cut length.</param>
+/// <param name="Element">Index of the element it is for.</param>
 /// <param name="For">Where it belongs, as it is marked: 1.3 is the third edge of the first element, J a joint.</param>
-public readonly record struct Cut(double LengthM, string For);
+public readonly record struct Cut(double LengthM, int Element, string For);
 
 /// <summary>Cuts of one thing laid on the lengths that it is sold in.</summary>
 /// <param name="Stock">Id of the board or bar.</param>
@@ -15,6 +16,31 @@ public readonly record struct Cut(double LengthM, string For);
 public sealed record CutList(string Stock, ImmutableArray<Cut> Cuts, CutLayout Layout)
 {
     public double CutM => Cuts.Sum(c => c.LengthM);
+
+    /// <summary>Of the pieces of stock, each length by itself, what each element takes: its share of what is cut from them.</summary>
+    public IEnumerable<(double StockMm, int Element, double Pieces)> Shares()
+    {
+        foreach (var stock in Layout.Boards.GroupBy(b => b.StockMm))
+        {
+            var cut = new SortedDictionary<int, double>();
+            var (pieces, all) = (0, 0.0);
+            foreach (var board in stock)
+            {
+                pieces++;
+                foreach (var index in board.Cuts)
+                {
+                    var (length, element) = (Cuts[index].LengthM, Cuts[index].Element);
+                    cut[element] = cut.GetValueOrDefault(element) + length;
+                    all += length;
+                }
+            }
+
+            foreach (var (element, length) in cut)
+            {
+                yield return (stock.Key, element, pieces * length / all);
+            }
+        }
+    }
 }
 
 /// <summary>Cuts of a job, gathered by what they are cut from.</summary>
@@ -25,14 +51,18 @@ public sealed class CutGroups
 
     private readonly Dictionary<string, List<Cut>> groups = [];
 
-    public void Add(string stock, double metres, string @for)
+    /// <param name="stock">Id of the board or bar.</param>
+    /// <param name="metres">Cut length.</param>
+    /// <param name="element">Index of the element it is for.</param>
+    /// <param name="mark">After the element's number: its edge, or a joint.</param>
+    public void Add(string stock, double metres, int element, string mark = "")
     {
         if (!groups.TryGetValue(stock, out var cuts))
         {
             groups.Add(stock, cuts = []);
         }
 
-        cuts.Add(new Cut(metres, @for));
+        cuts.Add(new Cut(metres, element, $"{element + 1}{mark}"));
     }
 
     /// <param name="stockMm">Lengths that the thing is sold in.</param>

@@ -101,13 +101,13 @@ public static class FormsAdvice
         {
             foreach (var piece in run.PiecesM)
             {
-                cuts.Add(plan.Board.Id, piece, $"{element + 1}.{run.Edge + 1}");
+                cuts.Add(plan.Board.Id, piece, element, $".{run.Edge + 1}");
             }
         }
 
         foreach (var bulkhead in plan.Boards.BulkheadsM.Where(b => b * 1000 <= longestMm && b > 0))
         {
-            cuts.Add(plan.Board.Id, bulkhead, $"{element + 1}.J");
+            cuts.Add(plan.Board.Id, bulkhead, element, ".J");
         }
     }
 

@@ -78,6 +78,15 @@ public sealed record Mould(ImmutableArray<SheetPart> Parts, int Screws, double S
 
     public const double ScrewSpacingM = 0.2;
 
+    /// <summary>Between nails along a bent strip. Source: site practice.</summary>
+    public const double NailSpacingM = 0.15;
+
+    /// <summary>That fresh concrete touches: one layer of it, whatever it is laminated from, m2.</summary>
+    public double InnerM2 { get; init; } = Parts.Sum(p => p.AlongM * p.AcrossM * p.Count);
+
+    /// <summary>Between its layers, m2; 0 where it is of one.</summary>
+    public double LaminatedM2 { get; init; }
+
     /// <summary>A 300 mL cartridge seals this much seam with a 5 mm bead: 0.3 L over 25 mm2.</summary>
     public const double SeamPerCartridgeM = 12;
 
@@ -194,7 +203,9 @@ public sealed record Mould(ImmutableArray<SheetPart> Parts, int Screws, double S
         var parts = ImmutableArray.Create(
             new SheetPart(MouldPart.HalfShell, Math.Max(along, across), Math.Min(along, across), 2 * layers), new SheetPart(MouldPart.Flange, slant, FlangeM, 4));
         // Flanges are bolted; each further layer is screwed to the one under it.
-        return new Mould(parts, Screwed(parts), (2 * slant) + (2 * Math.PI * wide));
+        // The mantle of the frustum.
+        var shellM2 = Math.PI * (wide + narrow) * slant;
+        return new Mould(parts, Screwed(parts), (2 * slant) + (2 * Math.PI * wide)) { InnerM2 = shellM2, LaminatedM2 = (layers - 1) * shellM2 };
     }
 
     /// <summary>Flanges that the halves of a split mould are held together by, metres. Source: site practice.</summary>

@@ -57,14 +57,23 @@ public sealed record MouldPlan(
 {
     public int Sheets => Mould.Sheets(Moulds);
 
-    public int Screws => Mould.Screws * Moulds;
+    /// <summary>Bent strips stand between nails, on a board that they are drawn on.</summary>
+    public bool Nailed { get; init; }
+
+    public int Screws => Nailed ? 0 : Mould.Screws * Moulds;
+
+    /// <summary>On both sides of each strip.</summary>
+    public int Nails => Nailed ? Moulds * 2 * ((int)Math.Ceiling((StripM / Mould.NailSpacingM) - 1e-9) + 1) : 0;
+
+    /// <summary>Between the layers of all moulds, m2; 0 where they are of one.</summary>
+    public double LaminatedM2 => Mould.LaminatedM2 * Moulds;
 
     public double SeamM => Mould.SeamM * Moulds;
 
     public int Cartridges => (int)Math.Ceiling((SeamM / Mould.SeamPerCartridgeM) - 1e-9);
 
     /// <summary>Of all moulds, filled as often as they are, m2.</summary>
-    public double OiledM2 => Math.Max(1, Castings.Length) * Mould.Parts.Sum(p => p.AlongM * p.AcrossM * p.Count) * Moulds;
+    public double OiledM2 => Math.Max(1, Castings.Length) * Mould.InnerM2 * Moulds;
 }
 
 /// <summary>Sheet parts of a mould, and when it is filled.</summary>
@@ -106,7 +115,10 @@ public static class MouldAdvice
         var plan = new MouldPlan(
             mirrored, outline, mould, casting?.Moulds ?? 1, sheet, said.Sides, bends,
             cast.Line is null ? mould.Parts.Where(p => p.Part == MouldPart.BentSide).Sum(p => p.AlongM * p.Count) : cast.Plan.Perimeter.Metres,
-            casting is null ? [] : MouldCalendar.Of(casting.Pieces, casting.Moulds, casting.StripDays, casting.CleanDays));
+            casting is null ? [] : MouldCalendar.Of(casting.Pieces, casting.Moulds, casting.StripDays, casting.CleanDays))
+        {
+            Nailed = cast.Line is not null,
+        };
         Explain(plan, casting, at, remarks);
         return plan;
     }

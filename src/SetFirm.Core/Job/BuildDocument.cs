@@ -98,6 +98,20 @@ public sealed record SteelDocument
 
     /// <summary>A length between bars of a grid; empty takes the bar's own.</summary>
     public string Spacing { get; init; } = "";
+
+    /// <summary>How a mesh comes to lie at its height.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public MeshHeld Mesh { get; init; }
+}
+
+/// <summary>How far a face is ground, and with what it is begun: people stop at the look that they want.</summary>
+public sealed record GrindDocument
+{
+    /// <summary>First grit; null begins with the coarsest, down to the stone.</summary>
+    public int? From { get; init; }
+
+    /// <summary>Last grit; null goes to 200.</summary>
+    public int? To { get; init; }
 }
 
 /// <summary>What holds a pour while it sets.</summary>

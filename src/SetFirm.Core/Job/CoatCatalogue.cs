@@ -16,6 +16,9 @@ public static class CoatCatalogue
         Of("stain", 2, 14, 2, 24, cureH: 24, dilution: 1),
     ];
 
+    /// <summary>What a counter is sealed with where nothing is said.</summary>
+    public static CoatDocument Usual => All[0];
+
     /// <summary>Its id; own for a product that the user named.</summary>
     public static string IdOf(string name) => All.Any(c => c.Name == name) ? name : "own";
 

@@ -7,6 +7,7 @@ using SetFirm.Core.Learning;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
+using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Job;
 
@@ -43,7 +44,13 @@ public sealed record ReadElement(
 
     public CastingRule? Casting => Said.MouldsSaid?.Rule(Traits.UsualStripDays);
 
-    public SteelSaid Steel(UnitSystem sold) => new(Said.Steel?.School, Said.Steel?.Bar, SteelSpacing, sold);
+    /// <summary>Of cracks in what it lies on.</summary>
+    public double CracksM { get; init; }
+
+    /// <summary>Grits that it is ground with, as said.</summary>
+    public (int From, int To) Grits => (Said.Grind?.From ?? AfterCare.CoarsestGrit, Said.Grind?.To ?? AfterCare.UsualLastGrit);
+
+    public SteelSaid Steel(UnitSystem sold) => new(Said.Steel?.School, Said.Steel?.Bar, SteelSpacing, sold) { Mesh = Said.Steel?.Mesh ?? MeshHeld.OnChairs };
 
     public FormsSaid Forms(UnitSystem sold, double longestMm) => new(Said.Forms?.Board, Said.Forms?.Corners ?? CornerScheme.ButtedPair, Said.Forms?.PlyMm, sold, longestMm);
 }
@@ -71,11 +78,25 @@ internal static class ElementReader
             return null;
         }
 
+        CheckGrits(said, at.Self.At(nameof(said.Grind)), gate);
         var (fall, sound) = said.Traits.Flat ? FallOf(said.FallSaid, cast.Plan, at.Fall, gate) : (null, true);
         return new ReadElement(
             index, said, cast, own.WorkedOut, own.MisfitM, said.WastePercent ?? WastePercent(said.Bed, learnt), fall, sound, JointsOf(said, cast, at, gate),
             string.IsNullOrWhiteSpace(said.Steel?.Spacing) ? null : gate.Length(at.Steel.Spacing, said.Steel.Spacing, 50, 1_000),
-            string.IsNullOrWhiteSpace(said.Above) ? null : gate.Length(at.Above, said.Above, 0, Limits.ThickestMm));
+            string.IsNullOrWhiteSpace(said.Above) ? null : gate.Length(at.Above, said.Above, 0, Limits.ThickestMm))
+        {
+            CracksM = said.CracksBelow(own)?.Metres ?? 0,
+        };
+    }
+
+    // Beyond what is wrong with them the usual ones stand in.
+    private static void CheckGrits(ElementDocument said, Place at, Gate gate)
+    {
+        if (said.Grind is { } grind)
+        {
+            var from = grind.From ?? AfterCare.CoarsestGrit;
+            _ = gate.InRange(at.At(nameof(grind.From)), from, AfterCare.CoarsestGrit, AfterCare.FinestGrit) && gate.InRange(at.At(nameof(grind.To)), grind.To ?? Math.Max(from, AfterCare.UsualLastGrit), from, AfterCare.FinestGrit);
+        }
     }
 
     // As is usual on such a bed, or as was learnt of it.

@@ -243,9 +243,17 @@ internal static class JobReader
         }
 
         return sound
-            ? [.. said.Coats.Select(c => new CoatSaid(c.Name, new CoatProduct(c.Coats, c.FromDays, c.RecoatLeastH, c.RecoatMostH, c.OnDry, c.CureH), c.KeepWetH, c.Dilution, c.CoversM2PerL, c.PotLifeMin))]
+            ? [.. said.Coats.Select(Coat)]
             : null;
     }
+
+    /// <summary>What goes on when it is hard: what was said, or what seals a thing that is sealed as a matter of course.</summary>
+    /// <param name="said">As read.</param>
+    /// <param name="traits">Of what is cured together.</param>
+    public static ImmutableArray<CoatSaid> Coats(CureSaid said, IEnumerable<ElementTraits> traits) => said.Coats.IsEmpty && traits.Any(t => t.Sealed) ? [Coat(CoatCatalogue.Usual)] : said.Coats;
+
+    private static CoatSaid Coat(CoatDocument c) =>
+        new(c.Name, new CoatProduct(c.Coats, c.FromDays, c.RecoatLeastH, c.RecoatMostH, c.OnDry, c.CureH), c.KeepWetH, c.Dilution, c.CoversM2PerL, c.PotLifeMin);
 
     private static Containers? ContainersOf(MixDocument mix, MixPlaces at, Gate gate)
     {

@@ -19,4 +19,5 @@ internal static class Limits
     public const double ThinnestMm = 5;
     public const double ThickestMm = 2_000;
     public const double LongestMm = 200_000;
+    public const double MostCracksMm = 500_000;
 }

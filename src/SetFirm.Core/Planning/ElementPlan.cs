@@ -83,8 +83,9 @@ internal readonly record struct MixPart(string Mix, Length Thinnest, Length Deep
 /// <param name="Steel">In it.</param>
 /// <param name="IsolationM">Strip at walls, old slabs, posts and drains.</param>
 /// <param name="BondBreakerM">Between it and what was poured before.</param>
+/// <param name="MaskM">Along walls, and round a counter, that is covered so that it is not splashed.</param>
 public sealed record ElementBuild(
-    Dig? Dig, ImmutableArray<double> CornersMm, ImmutableArray<Diagonal> Diagonals, FormsPlan? Forms, MouldPlan? Mould, SteelPlan Steel, double IsolationM, double BondBreakerM);
+    Dig? Dig, ImmutableArray<double> CornersMm, ImmutableArray<Diagonal> Diagonals, FormsPlan? Forms, MouldPlan? Mould, SteelPlan Steel, double IsolationM, double BondBreakerM, double MaskM);
 
 /// <summary>Mould sheet of one thickness, for all moulds.</summary>
 /// <param name="Mm">Thickness.</param>

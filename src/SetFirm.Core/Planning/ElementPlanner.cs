@@ -125,7 +125,7 @@ internal static class ElementPlanner
             at, gate);
         foreach (var piece in steel.Layout.PiecesM)
         {
-            bars.Add(steel.Bar.Id, piece, $"{element.Index + 1}");
+            bars.Add(steel.Bar.Id, piece, element.Index);
         }
 
         return new ElementBuild(
@@ -136,7 +136,8 @@ internal static class ElementPlanner
             mould,
             steel,
             isolation,
-            read.EdgesMeeting(Meets.EarlierPanel).Sum(cast.Plan.EdgeMetres) + seams.All.Sum(c => c.LengthM));
+            read.EdgesMeeting(Meets.EarlierPanel).Sum(cast.Plan.EdgeMetres) + seams.All.Sum(c => c.LengthM),
+            traits.Mould == MouldKind.InPlace ? cast.Plan.Perimeter.Metres * cast.Count : read.EdgesMeeting(Meets.Wall).Sum(cast.Plan.EdgeMetres));
     }
 
     private static void CheckPiece(ElementPlan element, Gate gate) => Cautions.CheckPiece(element.PieceMass, element.At.Self, gate);

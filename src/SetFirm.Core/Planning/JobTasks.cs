@@ -7,6 +7,7 @@ using SetFirm.Core.Findings;
 using SetFirm.Core.Job;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
+using SetFirm.Core.Takeoff;
 using SetFirm.Core.Tasks;
 using SetFirm.Core.Weather;
 
@@ -36,12 +37,23 @@ public sealed record JobTask(
 {
     public TaskTraits Traits => TaskCatalogue.Of(Task);
 
+    /// <summary>It is done anew for every pour; else once for the job.</summary>
+    public bool OfThisPour { get; init; }
+
+    /// <summary>What it uses up; empty where nothing can be bought yet.</summary>
+    public ImmutableArray<GoodUse> Goods { get; init; } = [];
+
     /// <summary>It should have been begun on a day that is gone, and is still to be done.</summary>
     public bool Late { get; init; }
 
     /// <summary>By a tick, not by what the board or the cure was told.</summary>
     public bool Ticked => Told is JobEvent.TaskDone;
 }
+
+/// <summary>So much of a thing is used up.</summary>
+/// <param name="Good">Which.</param>
+/// <param name="Amount">In its unit.</param>
+public readonly record struct GoodUse(Good Good, double Amount);
 
 /// <summary>The order of work of a job around one of its pours: every number and date is the plan's.</summary>
 public static class JobTasks
@@ -66,19 +78,22 @@ public static class JobTasks
         var byTask = open.ToLookup(t => t.Task);
         var days = Days(listed, plan);
         var firstWater = plan.Pours.Select(p => p.Task?.StartsAt).Min();
+        var uses = (plan.Buy?.Lines ?? []).SelectMany(l => l.Needs).Where(n => n.Pour is null || n.Pour == plan.Pour?.Load.Number).ToLookup(n => n.For);
+        var cautions = Cautions.OfJob(plan.Hazards);
         // Each once, where the hand first does the thing.
         var warned = new HashSet<Notice>();
         return [.. listed.Select((t, i) =>
         {
-            var needs = t.Traits.AfterAll ? open.Where(n => n.Traits.Phase < t.Traits.Phase && (n.Element is null || parts[n.Of].IsHere)) : t.Traits.Needs.SelectMany(n => byTask[n]);
-            var waits = needs.Where(n => n.Element is null || t.Element is null || n.Element == t.Element).OrderBy(n => n.Place).Select(n => n.Key).ToImmutableArray();
+            var waits = t.Traits.AfterAll ? [.. open.Where(n => n.Traits.Phase < t.Traits.Phase && (n.Element is null || parts[n.Of].IsHere)).Select(n => n.Key)] : WaitsFor(t, byTask);
             var line = done.GetValueOrDefault(t.Key);
             var early = asOf is { } now && t.From is { } opens && now < opens;
             var of = elements[t.Of];
             return new JobTask(
-                t.Key, t.Task, t.Element, t.People, TaskGear.Of(t.Task, parts[t.Of], parts, plan), t.Numbers, t.Minutes, TaskParts.Of(t.Task, parts[t.Of], parts, plan.Pour), [.. Cautions.Of(t.Task, plan.Hazards, t.Element is null ? null : Hurts(of)).Where(warned.Add)],
+                t.Key, t.Task, t.Element, t.People, TaskGear.Of(t.Task, parts[t.Of], parts, plan), t.Numbers, t.Minutes, TaskParts.Of(t.Task, parts[t.Of], parts, plan.Pour), [.. cautions[t.Task].Concat(t.Element is not null && Cautions.OfElement(t.Task, Hurts(of)) is { } own ? [own] : []).Where(warned.Add)],
                 days[i]?.On, days[i]?.Until, t.From, t.At, t.By, line is not null ? TaskState.Done : waits.Length > 0 || early ? TaskState.Waits : TaskState.Ready, waits, line)
             {
+                OfThisPour = t.OfThisPour,
+                Goods = [.. uses[t.Task].Where(n => t.Element is null || n.Element is null || n.Element == t.Element).GroupBy(n => n.Good).Select(g => new GoodUse(g.Key, g.Sum(n => n.Amount)))],
                 // Ground and forms that a pour has gone over are not asked for before the next one.
                 Late = line is null && TaskDates.IsMadeReady(t.Task) && days[i] is { } laid && asOf is { } today && plan.Pour?.Load.Task is { } pour
                     && today < (t.OfThisPour ? pour.StartsAt : firstWater) && laid.On < today.InZone(pour.Zone).Date,
@@ -176,6 +191,24 @@ public static class JobTasks
         }
 
         return tasks;
+    }
+
+    private static ImmutableArray<string> WaitsFor(Entry task, ILookup<WorkTask, Entry> open)
+    {
+        var first = new List<Entry>();
+        foreach (var need in task.Traits.Needs)
+        {
+            foreach (var entry in open[need])
+            {
+                if (entry.Element is null || task.Element is null || entry.Element == task.Element)
+                {
+                    first.Add(entry);
+                }
+            }
+        }
+
+        first.Sort((a, b) => a.Place.CompareTo(b.Place));
+        return [.. first.Select(n => n.Key)];
     }
 
     // In a job file of long ago elements have no ids.

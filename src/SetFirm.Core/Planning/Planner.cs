@@ -152,7 +152,10 @@ public static class Planner
     }
 
     private static PourPlan InFull(PourLoad pour, ImmutableArray<ElementPlan> elements, CureSaid? cure, HourlyWeather weather, Told told, Instant? asOf, Gate gate) =>
-        new PourPlan { Load = pour, Curing = cure, Use = UseOf(elements, pour) }.Again(weather, told.OfPour(pour.Sketch.Id, pour.Number == 1), asOf, gate);
+        InFull(pour, [.. pour.Sketch.Parts.Select(p => elements.First(e => e.Index == p.Element)).Distinct()], cure).Again(weather, told.OfPour(pour.Sketch.Id, pour.Number == 1), asOf, gate);
+
+    private static PourPlan InFull(PourLoad pour, ElementPlan[] own, CureSaid? cure) =>
+        new() { Load = pour, Curing = cure is null ? null : cure with { Coats = JobReader.Coats(cure, own.Select(e => e.Traits)) }, Use = UseOf(own) };
 
     /// <summary>Every hour of the weather given in which a pour might begin, judged; empty where it cannot be planned.</summary>
     /// <param name="job">What was said; the pour's own day does not matter.</param>
@@ -259,18 +262,14 @@ public static class Planner
             pour?.Day is { } day && day.AirRange.Most.Celsius > HotForPeopleC);
     }
 
-    private static CureUse UseOf(ImmutableArray<ElementPlan> elements, PourLoad pour)
-    {
-        ElementPlan[] own = [.. pour.Sketch.Parts.Select(p => elements.First(e => e.Index == p.Element)).Distinct()];
-        return new CureUse(
-            own.Any(e => !e.Traits.InMould),
-            own.Any(e => e.Traits.InMould),
-            own.Where(e => e.Traits.InMould).Select(e => (e.Read.Casting?.StripDays ?? e.Traits.UsualStripDays) * 24).DefaultIfEmpty(0).Max(),
-            own.Any(e => e.Traits.Walked),
-            own.Any(e => e.Traits.Driven),
-            own.Any(e => e.Traits.Sanded),
-            own.Any(e => e.Finish == Finishing.Finish.GroundLater));
-    }
+    private static CureUse UseOf(ElementPlan[] own) => new(
+        own.Any(e => !e.Traits.InMould),
+        own.Any(e => e.Traits.InMould),
+        own.Where(e => e.Traits.InMould).Select(e => (e.Read.Casting?.StripDays ?? e.Traits.UsualStripDays) * 24).DefaultIfEmpty(0).Max(),
+        own.Any(e => e.Traits.Walked),
+        own.Any(e => e.Traits.Driven),
+        own.Any(e => e.Traits.Sanded),
+        own.Any(e => e.Finish == Finishing.Finish.GroundLater));
 
     // A topping goes on while the base is plastic, or when it is hard: never between.
     private static void CheckTopping(ImmutableArray<PourLoad> pours, int asked, PourPlan full, Gate gate)
@@ -350,7 +349,7 @@ public static class Planner
     }
 
     private static BuyJob Bought(JobDocument job, ImmutableArray<ElementPlan> elements, BuildPlan? build, ImmutableArray<PourLoad> pours, CureSaid? cure) => new(
-        build is null ? [] : [.. elements.Select(e => Bought(e, e.Build!, pours))],
+        build is null ? [] : [.. elements.Select(e => Bought(e, e.Build!, pours, cure))],
         build?.Boards ?? [],
         build?.Bars ?? [],
         [.. (build?.Sheets ?? []).Select(s => (s.Mm, s.Needed))],
@@ -358,11 +357,11 @@ public static class Planner
         job.Build.Plastic,
         job.Cure.Method,
         Math.Clamp(job.Mixing.Hands, 1, LoadAdvice.MostHands),
-        [.. pours.Where(p => p.Mix is not null).Select(p => new PourMeasured(p.Mix!.Recipe, p.Sketch.Date, p.Units, p.Load?.Batches.Units.Sum() ?? 0, p.MeasuredOut, p.WaitMin))],
-        [.. (cure?.Coats ?? []).Select(c => (CoatCatalogue.IdOf(c.Name), AfterCare.ToMix(1, c.CoversM2PerL ?? AfterCare.UsualCoversM2PerL, c.Dilution, null).ProductL * c.Product.Coats))],
+        [.. pours.Where(p => p.Mix is not null).Select(p => new PourMeasured(p.Number, p.Mix!.Recipe, p.Sketch.Date, p.Units, p.Load?.Batches.Units.Sum() ?? 0, p.MeasuredOut, p.WaitMin))],
         job.Build.Sold);
 
-    private static BuyElement Bought(ElementPlan element, ElementBuild built, ImmutableArray<PourLoad> pours) => new(
-        element.Index, element.Cast, element.OpenM2, element.OrderL, built.Dig, built.Forms, built.Mould, built.Steel, built.IsolationM, built.BondBreakerM, element.Traits.Sealed,
-        element.Cast.Pebbles.CubicMetres * Ingredients.StoneKgPerM3, WorkPart.BondedM2(element, pours, _ => true), WorkOrders.Of(element.Traits.Work).Contains(WorkTask.WaxMould), element.Traits.Mould == MouldKind.InPlace ? element.FaceM2 : 0);
+    private static BuyElement Bought(ElementPlan element, ElementBuild built, ImmutableArray<PourLoad> pours, CureSaid? cure) => new(
+        element.Index, WorkOrders.Of(element.Traits.Work), WorkPart.Poured(element, pours), element.Cast, element.OpenM2, element.OrderL, built.Dig, built.Forms, built.Mould, built.Steel, built.IsolationM, built.BondBreakerM, built.MaskM,
+        cure is null ? [] : [.. JobReader.Coats(cure, [element.Traits]).Select(c => (CoatCatalogue.IdOf(c.Name), AfterCare.ToMix(1, c.CoversM2PerL ?? AfterCare.UsualCoversM2PerL, c.Dilution, null).ProductL * c.Product.Coats))],
+        element.Cast.Pebbles.CubicMetres * Ingredients.StoneKgPerM3, element.Traits.Mould == MouldKind.InPlace ? element.FaceM2 : 0, element.Traits.DeckComesOff, element.Read.CracksM);
 }

@@ -24,6 +24,7 @@ internal static class TaskGear
             WorkTask.Pour => plan.Pour?.Load.Load is { } load ? [.. Pouring(load, parts)] : usual,
             WorkTask.FinishPasses => plan.Pour?.Day is { } day ? [.. Finishing([.. day.Zones.SelectMany(z => z.Passes).Select(p => p.Pass)], parts)] : usual,
             WorkTask.SetForms => [.. usual.Where(g => g != Gear.SledgeHammer || forms is { StakeCount: > 0 }), .. forms is { NailCount: > 0 } ? [Gear.HammerDrill, Gear.Hammer] : Array.Empty<Gear>()],
+            WorkTask.PlanCracks => element.Read.CracksM > 0 ? usual : [],
             WorkTask.SetSteel => steel.Barred ? usual : steel.SheetCount > 0 ? [Gear.Cutter] : [Gear.Knife],
             WorkTask.TapEdges => element.Consolidating.How switch
             {
@@ -67,6 +68,10 @@ internal static class TaskGear
         }
 
         yield return Gear.Shovel;
+        if (parts.Any(p => p.IsHere && p.Element.Build!.Steel.HookedUp))
+        {
+            yield return Gear.PullHook;
+        }
     }
 
     /// <summary>Elements poured now whose joints are made by hand, along with the first edging.</summary>

@@ -1,10 +1,12 @@
 using System.Collections.Immutable;
+using SetFirm.Core.Batching;
 using SetFirm.Core.Curing;
 using SetFirm.Core.Events;
 using SetFirm.Core.Finishing;
 using SetFirm.Core.Formwork;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
+using SetFirm.Core.Takeoff;
 using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Planning;
@@ -49,10 +51,14 @@ internal static class TaskNumbers
 
         return task switch
         {
+            // Nobody asks leave for a few stones.
+            WorkTask.ReadRules => Where(Elements().Any(e => !e.Traits.InMould || e.Traits.Spans || e.Traits.Section is SteelSection.Counter or SteelSection.Footing)),
             WorkTask.FindServices => Where(dig is not null),
             WorkTask.ClearAway => Where(dig is not null, (TaskFigure.AreaM2, Elements().Where(e => e.Build!.Dig is not null).Sum(e => e.FaceM2))),
             WorkTask.CleanOld => Where(true, (TaskFigure.AreaM2, element.FaceM2)),
             WorkTask.CheckSupport or WorkTask.MakeDeck => Where(true, (TaskFigure.TopKg, RestsKg(element)), (TaskFigure.AreaM2, element.FaceM2)),
+            WorkTask.LaySlipSheet => Where(traits.DeckComesOff, (TaskFigure.AreaM2, element.FaceM2)),
+            WorkTask.PlanCracks => Where(true, (TaskFigure.CracksM, element.Read.CracksM), (TaskFigure.OldJointsM, element.Joints.Cuts.Sum(c => c.LengthM))),
             WorkTask.Dig => Where(dig is not null, (TaskFigure.DigDepthMm, dig?.Depth.Millimetres), (TaskFigure.DigL, dig?.Bank.Litres)),
             WorkTask.CompactBase => Where(
                 dig is { BaseDepth.Metres: > 0 }, (TaskFigure.BaseMm, dig?.BaseDepth.Millimetres), (TaskFigure.BaseLifts, dig?.Lifts), (TaskFigure.BaseKg, dig?.BaseMass.Kilograms)),
@@ -64,14 +70,14 @@ internal static class TaskNumbers
             WorkTask.CheckSquare => Where(boarded && built.Diagonals.Length > 0, (TaskFigure.DiagonalM, built.Diagonals.Select(d => d.LengthM).DefaultIfEmpty(0).Max())),
             WorkTask.CutStakes => Where(forms is { StakeCount: > 0 }, (TaskFigure.Stakes, forms?.StakeCount)),
             WorkTask.BackfillForms => Where(forms is { StakeCount: > 0 }),
-            WorkTask.TapeScrews => Where(boarded || mould is not null, (TaskFigure.Screws, mould?.Screws)),
+            WorkTask.TapeScrews => Where(boarded || mould is { Screws: > 0 }, (TaskFigure.Screws, mould?.Screws)),
             WorkTask.SetIsolation => Where(built.IsolationM + built.BondBreakerM > 0, (TaskFigure.IsolationM, built.IsolationM + built.BondBreakerM)),
-            WorkTask.MaskNear => Where(built.IsolationM > 0 || traits.Section != SteelSection.Slab),
+            WorkTask.MaskNear => Where(built.MaskM > 0, (TaskFigure.AreaM2, built.MaskM * BuyAdvice.MaskHighM)),
             WorkTask.LayPlastic => Where(plan.Said.Build.Plastic && dig is not null, (TaskFigure.AreaM2, element.Cast.Plan.NetArea.SquareMetres * element.Cast.Count)),
             WorkTask.LevelBench or WorkTask.WaxMould => Where(mould is not null, (TaskFigure.Moulds, mould?.Moulds)),
-            WorkTask.CutMould or WorkTask.BendStrips => Where(mould is not null, (TaskFigure.Moulds, mould?.Moulds), (TaskFigure.Sheets, mould?.Sheets)),
+            WorkTask.CutMould or WorkTask.BendStrips => Where(mould is not null, (TaskFigure.Moulds, mould?.Moulds), (TaskFigure.Sheets, mould?.Sheets), (TaskFigure.Screws, mould?.Screws)),
             WorkTask.SealSeams => Where(mould is { SeamM: > 0 }, (TaskFigure.SeamM, mould?.SeamM), (TaskFigure.Cartridges, mould?.Cartridges)),
-            WorkTask.OilForms => Where(boarded || mould is not null),
+            WorkTask.OilForms => Where(boarded || mould is not null, (TaskFigure.BoardsM, boards)),
             WorkTask.StripForms => Where(!part.IsUnderAnother && (boarded || mould is not null), (TaskFigure.BoardsM, boards * part.Share)),
             WorkTask.BuildRamp => Where(boarded),
             WorkTask.SetSteel => Where(
@@ -79,7 +85,8 @@ internal static class TaskNumbers
                 (TaskFigure.Chairs, steel.Layout.Chairs * share), (TaskFigure.ScrimM2, steel.ScrimM2 * share)),
             WorkTask.BoxCutOuts => Where(element.Read.OpeningsFor(OpeningUse.CutOut).Any()),
             WorkTask.LookOver => Where(true, (TaskFigure.Inspections, JobTasks.LookedOver([.. Elements()]).Count)),
-            WorkTask.MeasureOut => Where(true, (TaskFigure.Batches, load?.Batches), (TaskFigure.Bags, load?.Bags)),
+            // A truck brings it measured out.
+            WorkTask.MeasureOut => Where(load?.Load?.Place.Mixer.By != MixedBy.Plant, (TaskFigure.Batches, load?.Batches), (TaskFigure.Bags, load?.Bags)),
             WorkTask.Dampen => Where(traits.OnGround || traits.OnOldConcrete),
             WorkTask.BondCoat => Where(part.BondM2 > 0, (TaskFigure.AreaM2, part.BondM2), (TaskFigure.OpenMin, AfterCare.BondOpenMin)),
             // As it goes on the day: passes call hands away from the mixer.
@@ -91,6 +98,7 @@ internal static class TaskNumbers
             // Stripped in the window of its pass, or when it is hard: then nothing can be rubbed any more but by sanding.
             WorkTask.RubFace => Where(element.Finish == Finish.Rubbed, (TaskFigure.AreaM2, part.OpenM2 - part.FaceM2)),
             WorkTask.FinishPasses => Where(Passes() is not { Count: 0 }, (TaskFigure.PassesMin, pour?.Day?.Zones.SelectMany(z => z.Passes).Sum(p => p.Work.TotalMinutes)), (TaskFigure.GrooveMm, TaskGear.Grooved(Passes() ?? [], parts).Select(e => e.Joints.Depth.Millimetres).DefaultIfEmpty(0).Max())),
+            WorkTask.CleanTools => Where(true, (TaskFigure.Batches, load?.Batches)),
             WorkTask.FenceOff => Where(!part.IsBuriedToday),
             WorkTask.CoverIt => Where(!part.IsBuriedToday, (TaskFigure.AreaM2, parts.Where(p => p.IsHere).Sum(p => p.OpenM2))),
             WorkTask.PatchHoles => Where(!part.IsUnderAnother, (TaskFigure.HoldBackL, load?.HoldBackL)),
@@ -105,8 +113,7 @@ internal static class TaskNumbers
                 cure?.Milestones.Any(m => m.Milestone == Milestone.Grind) == true && element.Finish == Finish.GroundLater,
                 (TaskFigure.AreaM2, part.FaceM2), (TaskFigure.GrindMin, TaskParts.Of(task, part, parts, pour).OfType<TaskPart.Grit>().Sum(g => g.Minutes))),
             WorkTask.BackfillSides => Where(part.IsLast && dig is { GoesBack.Litres: > 0 }, (TaskFigure.BackfillL, dig?.GoesBack.Litres)),
-            WorkTask.Coat => Where(
-                !part.IsUnderAnother && cure is { Coats.Length: > 0 }, (TaskFigure.Coats, cure?.Coats.Length), (TaskFigure.CoatM2, parts.Where(p => p.IsHere).Sum(p => p.OpenM2) * cure?.Coats.Length)),
+            WorkTask.Coat => Where(part.CoatM2 > 0, (TaskFigure.Coats, cure?.Coats.Length), (TaskFigure.CoatM2, parts.Sum(p => p.CoatM2) * cure?.Coats.Length)),
             _ => Where(true),
         };
     }

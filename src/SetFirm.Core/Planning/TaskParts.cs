@@ -14,9 +14,9 @@ internal static class TaskParts
     /// <param name="pour">That is looked at.</param>
     public static ImmutableArray<TaskPart> Of(WorkTask task, WorkPart part, ImmutableArray<WorkPart> parts, PourPlan? pour) => task switch
     {
-        WorkTask.GrindFace when part.Element is { Finish: Finish.GroundLater } element => AfterCare.Grits(part.FaceM2, element.Traits.SidesShow ? element.Cast.Plan.Perimeter.Metres * part.Pieces : 0),
+        WorkTask.GrindFace when part.Element is { Finish: Finish.GroundLater } element => AfterCare.Grits(part.FaceM2, element.Traits.SidesShow ? element.Cast.Plan.Perimeter.Metres * part.Pieces : 0, element.Read.Grits.From, element.Read.Grits.To),
         WorkTask.RubFace when TaskDates.Passes(pour?.Day, part.Element.Index, Pass.StripAndRub) is { From: { } opens, By: { } closes } => AfterCare.Rubs(opens, closes),
-        WorkTask.Coat when pour?.Cure is { } cure => [.. cure.Coats.Select(c => Coat(c, parts.Where(p => p.IsHere).Sum(p => p.OpenM2)))],
+        WorkTask.Coat when pour?.Cure is { } cure => [.. cure.Coats.Select(c => Coat(c, parts.Sum(p => p.CoatM2)))],
         _ => [],
     };
 

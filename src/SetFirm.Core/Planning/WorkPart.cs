@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using SetFirm.Core.Job;
 using SetFirm.Core.Shapes;
+using SetFirm.Core.Takeoff;
 using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Planning;
@@ -36,6 +37,12 @@ internal sealed record WorkPart
     /// <summary>Of its face, what goes onto hard concrete now and is bonded to it, m2.</summary>
     public required double BondM2 { get; init; }
 
+    /// <summary>That is sealed or painted when this pour is hard, m2.</summary>
+    public double CoatM2 => IsHere && !IsUnderAnother && IsCoated ? OpenM2 : 0;
+
+    /// <summary>Something goes onto it when it is hard.</summary>
+    public required bool IsCoated { get; init; }
+
     /// <summary>Of its face, 0-1.</summary>
     public double Share { get; }
 
@@ -52,22 +59,37 @@ internal sealed record WorkPart
     /// <summary>Its form holds another course that is still to come.</summary>
     public bool IsUnderAnother => !IsLast && here.Any(p => p.Course is not null);
 
-    /// <summary>Of an element's face, what is laid onto hard concrete with a bond coat: a skim, and a topping that comes on a later day than its base, m2.</summary>
+    /// <summary>What each pour has of an element: of everything that is done anew with each pour.</summary>
     /// <param name="element">Of the job.</param>
     /// <param name="pours">All.</param>
-    /// <param name="counts">Those that are asked for.</param>
-    public static double BondedM2(ElementPlan element, ImmutableArray<PourLoad> pours, Func<PourLoad, bool> counts)
+    public static ElementPours Poured(ElementPlan element, ImmutableArray<PourLoad> pours)
+    {
+        (PourLoad Pour, PourPart Part)[] all = [.. pours.SelectMany(p => p.Sketch.Parts.Where(part => part.Element == element.Index).Select(part => (p, part)))];
+        var litres = all.Sum(p => p.Part.Litres);
+        ImmutableArray<PourShare> Shares(IEnumerable<(PourLoad Pour, PourPart Part)> of, Func<PourPart, double> share) =>
+            [.. of.GroupBy(p => p.Pour.Number).Select(g => new PourShare(g.Key, g.Sum(p => share(p.Part))))];
+        // A base that gets its topping on the same day is not covered.
+        var (first, last) = (all.FirstOrDefault().Part?.Course, all.LastOrDefault().Part?.Course);
+        var covered = first != last && all[0].Pour.Sketch.Date is { } date && all[^1].Pour.Sketch.Date == date ? last : first;
+        return new ElementPours(
+            Shares(all, p => litres > 0 ? p.Litres / litres : 0),
+            Shares(all.Where(p => p.Part.Course == covered), p => p.FaceShare),
+            Shares(all.Where(p => p.Part.Course == last), p => p.FaceShare),
+            [.. Bonded(element, all).Select(b => new PourShare(b.Pour.Number, b.Share))],
+            Shares(all.Where(p => p.Part.Course == Course.Bed), p => p.FaceShare),
+            all.Any(p => p.Part.Casting > 1) ? Shares(all, p => p.FaceShare) : []);
+    }
+
+    // What is laid onto hard concrete with a bond coat: a skim, and a topping that comes on a later day than its base.
+    private static IEnumerable<(PourLoad Pour, double Share)> Bonded(ElementPlan element, IReadOnlyCollection<(PourLoad Pour, PourPart Part)> all)
     {
         if (!WorkOrders.Of(element.Traits.Work).Contains(WorkTask.BondCoat))
         {
-            return 0;
+            return [];
         }
 
-        IEnumerable<PourPart> Of(PourLoad pour) => pour.Sketch.Parts.Where(p => p.Element == element.Index);
-        var below = pours.FirstOrDefault(p => Of(p).Any(part => part.Course == Course.Base));
-        return below is null && pours.IsEmpty
-            ? 0
-            : element.FaceM2 * pours.Where(counts).Sum(p => Of(p).Where(part => below is null || (part.Course == Course.Topping && p.Sketch.Date != below.Sketch.Date)).Sum(part => part.FaceShare));
+        var below = all.FirstOrDefault(p => p.Part.Course == Course.Base).Pour;
+        return all.Where(p => below is null || (p.Part.Course == Course.Topping && p.Pour.Sketch.Date != below.Sketch.Date)).Select(p => (p.Pour, p.Part.FaceShare));
     }
 
     /// <param name="element">Of the job.</param>
@@ -83,7 +105,8 @@ internal sealed record WorkPart
             IsHere = number is null || here.Length > 0,
             IsLast = later.Length == 0,
             IsBuriedToday = here.Length > 0 && later.Any(l => l.Part.Course is not null && l.Pour.Sketch.Date is { } date && date == here[0].Pour.Sketch.Date),
-            BondM2 = number is null || here.Length > 0 ? BondedM2(element, plan.Pours, p => number is null || p.Number == number) : 0,
+            BondM2 = element.FaceM2 * Bonded(element, all).Where(b => number is null || b.Pour.Number == number).Sum(b => b.Share),
+            IsCoated = plan.Curing is { } cure && WorkOrders.Of(element.Traits.Work).Contains(WorkTask.Coat) && !JobReader.Coats(cure, [element.Traits]).IsEmpty,
             IsSeries = all.Any(p => p.Part.Casting > 1),
         };
     }

@@ -58,12 +58,24 @@ public sealed record SteelSite(
         : [.. Enumerable.Repeat(LongestM, Cast.Count)];
 }
 
+/// <summary>How a mesh comes to lie at its height.</summary>
+public enum MeshHeld
+{
+    OnChairs,
+
+    /// <summary>Pulled up with a hook while the concrete is placed over it.</summary>
+    HookedUp,
+}
+
 /// <summary>Steel as said.</summary>
 /// <param name="School">Null takes the advice.</param>
 /// <param name="Bar">Id; null takes the usual one.</param>
 /// <param name="Spacing">Of a grid; null takes the bar's own.</param>
 /// <param name="Sold">Whose bars.</param>
-public sealed record SteelSaid(SteelSchool? School, string? Bar, Length? Spacing, UnitSystem Sold);
+public sealed record SteelSaid(SteelSchool? School, string? Bar, Length? Spacing, UnitSystem Sold)
+{
+    public MeshHeld Mesh { get; init; }
+}
 
 /// <summary>Steel of one element.</summary>
 /// <param name="School">Chosen or advised.</param>
@@ -92,6 +104,9 @@ public sealed record SteelPlan(
     double ScrimM2,
     double LongestM)
 {
+    /// <summary>It lies on the ground until it is pulled up while the concrete is placed.</summary>
+    public bool HookedUp { get; init; }
+
     /// <summary>Bars are in it.</summary>
     public bool Barred => School is SteelSchool.BarGrid or SteelSchool.TwoRows;
 
@@ -153,7 +168,7 @@ public static class SteelAdvice
         var stockM = Bars.StockM(said.Sold);
         var layout = school switch
         {
-            SteelSchool.Mesh => SteelLayout.Mesh(cast.Plan.Plain).Times(cast.Count),
+            SteelSchool.Mesh => SteelLayout.Mesh(cast.Plan.Plain).Times(cast.Count) is var mesh && said.Mesh == MeshHeld.HookedUp ? mesh with { Chairs = 0 } : mesh,
             SteelSchool.BarGrid => SteelLayout.Grid(cast.Plan.Plain, bar, spacing.Metres, stockM).Times(cast.Count),
             SteelSchool.TwoRows => SteelLayout.Rows(site.LengthsM, bar, stockM, Rows(cast, piece.CoverMm, Schools.Stacked(piece, bar)), piece.CoverMm),
             _ => SteelLayout.Nothing,
@@ -165,7 +180,10 @@ public static class SteelAdvice
             heights.Length == 0 ? 0 : Math.Max(0, (site.FaceDown ? heights.Min() : cast.FormHeight.Millimetres - heights.Max()) - (barred ? bar.Diameter.Millimetres / 2 : 0)),
             Mass.FromKilograms(school == SteelSchool.Fibre ? FibreKgPerM3 * site.OrderL / 1000 : 0),
             school == SteelSchool.Scrim ? cast.Plan.NetArea.SquareMetres * cast.Count * ScrimOverlap : 0,
-            longest);
+            longest)
+        {
+            HookedUp = school == SteelSchool.Mesh && said.Mesh == MeshHeld.HookedUp && layout.Sheets.Length > 0,
+        };
         Explain(plan, site, at, remarks);
         return plan;
     }

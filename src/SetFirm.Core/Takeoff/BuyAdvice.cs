@@ -7,6 +7,7 @@ using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
+using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Takeoff;
 
@@ -33,8 +34,11 @@ public static class BuyAdvice
     /// <summary>Board is cut to fit over supports. Source: site practice.</summary>
     private const double DeckWaste = 1.1;
 
-    /// <summary>Two coats on a counter. Source: common labels.</summary>
-    private const int SealerCoats = 2;
+    /// <summary>A wall is covered so high. Source: site practice.</summary>
+    public const double MaskHighM = 1;
+
+    /// <summary>Mats are cut to the shell. Source: site practice.</summary>
+    private const double MatWaste = 1.1;
 
     /// <param name="job">What is used.</param>
     /// <param name="terms">Prices, shed and car.</param>
@@ -47,7 +51,7 @@ public static class BuyAdvice
         ArgumentNullException.ThrowIfNull(terms);
         ArgumentNullException.ThrowIfNull(ways);
         ArgumentNullException.ThrowIfNull(remarks);
-        var needs = OpenedBags.Settle(job.Pours).SelectMany(p => Concrete(p, job.Sold)).Concat(Cuts(job)).Concat(job.Elements.SelectMany(e => Built(e, job))).Concat(Hands(job));
+        var needs = OpenedBags.Settle(job.Pours).SelectMany(p => Concrete(p, job.Sold)).Concat(Shared(job)).Concat(job.Elements.SelectMany(e => Built(e, job))).Concat(Hands(job));
         var shed = new Dictionary<string, double>();
         foreach (var (good, amount) in terms.Shed)
         {
@@ -93,86 +97,147 @@ public static class BuyAdvice
     private static IEnumerable<Need> Concrete(PourMeasured pour, UnitSystem sold)
     {
         double? Measured(MeasuredThing what) => pour.Batched > 0 && pour.MeasuredOut.FirstOrDefault(m => m.What == what) is { } measured ? measured.Kg * pour.Units / pour.Batched : null;
-        return RecipeNeeds.Of(pour.Recipe, pour.Units, sold, Measured).Append(new Need(Goods.TruckWait, pour.WaitMin));
+        return RecipeNeeds.Of(pour.Recipe, pour.Units, sold, Measured).Append(new Need(Goods.TruckWait, pour.WaitMin, WorkTask.Pour)).Select(n => n with { Pour = pour.Number });
     }
 
-    private static IEnumerable<Need> Cuts(BuyJob job) =>
-        job.Boards.SelectMany(list => list.Layout.Boards.CountBy(b => b.StockMm).Select(stock => new Need(Goods.Board(Lumber.Find(list.Stock)!, stock.Key / 1000), stock.Value)))
-            .Concat(job.Bars.Where(l => Bars.Find(l.Stock) is not null)
-                .SelectMany(list => list.Layout.Boards.CountBy(b => b.StockMm).Select(stock => new Need(Goods.Bar(Bars.Find(list.Stock)!, stock.Key / 1000), stock.Value))))
-            .Concat(job.Sheets.SelectMany(s => Shared(Goods.Sheet(s.Mm), s.Needed)))
-            .Concat(Shared(Goods.MeshSheet, job.Mesh));
-
     // What is cut together from one stack, each element by its share.
-    private static IEnumerable<Need> Shared(Good good, SheetsNeeded needed) => needed.Shares.Select(s => new Need(good, s.Sheets, s.Element));
+    private static IEnumerable<Need> Shared(BuyJob job)
+    {
+        foreach (var list in job.Boards)
+        {
+            foreach (var (stockMm, element, pieces) in list.Shares())
+            {
+                yield return new Need(Goods.Board(Lumber.Find(list.Stock)!, stockMm / 1000), pieces, WorkTask.SetForms, element);
+            }
+        }
+
+        foreach (var (mm, needed) in job.Sheets)
+        {
+            foreach (var (element, sheets) in needed.Shares)
+            {
+                yield return new Need(Goods.Sheet(mm), sheets, MouldedBy(Of(job, element)), element);
+            }
+        }
+
+        var bars = job.Bars.Where(l => Bars.Find(l.Stock) is not null).SelectMany(l => l.Shares().Select(s => (Good: Goods.Bar(Bars.Find(l.Stock)!, s.StockMm / 1000), s.Element, Amount: s.Pieces)));
+        foreach (var (good, element, amount) in bars.Concat(job.Mesh.Shares.Select(s => (Goods.MeshSheet, s.Element, s.Sheets))))
+        {
+            foreach (var need in Cast(Of(job, element), good, amount, WorkTask.SetSteel))
+            {
+                yield return need;
+            }
+        }
+    }
+
+    private static BuyElement Of(BuyJob job, int element) => job.Elements.First(e => e.Index == element);
+
+    private static WorkTask MouldedBy(BuyElement built) => built.Order.First(t => t is WorkTask.CutMould or WorkTask.BendStrips or WorkTask.SetForms);
+
+    // By pour; of what is done again and again in one mould, casting by casting, else once.
+    private static IEnumerable<Need> Each(BuyElement built, ImmutableArray<PourShare> shares, Good good, double amount, WorkTask task) =>
+        amount > 0 && built.Order.Contains(task) ? shares.Select(s => new Need(good, amount * s.Share, task, built.Index, s.Pour)) : [];
+
+    private static IEnumerable<Need> Cast(BuyElement built, Good good, double amount, WorkTask task) =>
+        built.Pours.Cast.IsEmpty ? [new Need(good, amount, task, built.Index)] : Each(built, built.Pours.Cast, good, amount, task);
 
     private static IEnumerable<Need> Built(BuyElement built, BuyJob job)
     {
-        var (cast, steel) = (built.Cast, built.Steel);
-        var area = cast.Plan.NetArea.SquareMetres * cast.Count;
-        IEnumerable<Need> needs =
+        var (steel, pours, finished) = (built.Steel, built.Pours, built.Pours.Finished);
+        (Good Good, double Amount, WorkTask For)[] once =
         [
-            new(Goods.BaseStone, built.Dig?.BaseMass.Kilograms ?? 0),
+            (Goods.BaseStone, built.Dig?.BaseMass.Kilograms ?? 0, WorkTask.CompactBase),
             .. built.Forms is { } forms ? Forms(forms, built) : [],
-            .. built.Mould is { } mould ? Mould(mould, built.Waxed) : [],
-            new(Goods.DeckBoard, built.DeckM2 * DeckWaste),
-            new(Goods.Fibre, steel.Fibre.Kilograms),
-            new(Goods.Scrim, steel.ScrimM2),
-            new(Goods.Chair, steel.Layout.Chairs),
-            new(Goods.TieWire, steel.Layout.Ties),
-            new(Goods.IsolationStrip, built.IsolationM),
-            new(Goods.BondBreaker, built.BondBreakerM),
-            new(Goods.BondCoat, built.BondM2 / Goods.BondCoversM2),
-            new(Goods.Pebbles, built.PebbleKg),
-            .. job.Plastic && built.Dig is not null ? Plastic(area) : [],
-            .. Cover(job.Method, built.OpenM2),
-            new(Goods.Sealer, built.Sealed && job.Coats.IsEmpty ? built.OpenM2 * SealerCoats / Goods.SealerCoversM2 : 0),
-            .. job.Coats.Select(c => new Need(Goods.Coating(c.Id), built.OpenM2 * c.LPerM2)),
+            .. built.Mould is { } mould ? Mould(mould, MouldedBy(built)) : [],
+            (built.DeckComesOff ? Goods.DeckPly : Goods.DeckBoard, built.DeckM2 * DeckWaste, WorkTask.MakeDeck),
+            (Goods.Plastic, built.DeckComesOff ? built.DeckM2 * PlasticLap : 0, WorkTask.LaySlipSheet),
+            (Goods.CrackFiller, built.CracksM / Goods.CrackPerCartridgeM, WorkTask.PlanCracks),
+            (Goods.IsolationStrip, built.IsolationM, WorkTask.SetIsolation),
+            (Goods.BondBreaker, built.BondBreakerM, WorkTask.SetIsolation),
+            .. Plastic(built.MaskM * MaskHighM, built.MaskM).Select(p => (p.Good, p.Amount, WorkTask.MaskNear)),
+            .. job.Plastic && built.Dig is not null ? Plastic(built.FaceM2).Select(p => (p.Good, p.Amount, WorkTask.LayPlastic)) : [],
         ];
-        return needs.Select(n => n with { Element = built.Index });
+        return
+        [
+            .. once.Where(n => n.Amount > 0 && built.Order.Contains(n.For)).Select(n => new Need(n.Good, n.Amount, n.For, built.Index)),
+            .. Released(built),
+            .. Cast(built, Goods.Scrim, steel.ScrimM2, WorkTask.SetSteel),
+            .. Cast(built, Goods.Chair, steel.Layout.Chairs, WorkTask.SetSteel),
+            .. Cast(built, Goods.TieWire, steel.Layout.Ties, WorkTask.SetSteel),
+            .. Each(built, pours.Mixed, Goods.Fibre, steel.Fibre.Kilograms, WorkTask.MeasureOut),
+            .. Each(built, pours.Bonded, Goods.BondCoat, built.FaceM2 / Goods.BondCoversM2, WorkTask.BondCoat),
+            .. Each(built, pours.Bedded, Goods.Pebbles, built.PebbleKg, WorkTask.SetPebbles),
+            .. Cover(job.Method, built.OpenM2).SelectMany(c => Each(built, c.Again ? pours.Covered : finished, c.Good, c.Amount, WorkTask.CoverIt)),
+            .. built.Coats.SelectMany(c => Each(built, finished, Goods.Coating(c.Id), built.OpenM2 * c.LPerM2, WorkTask.Coat)),
+        ];
     }
 
-    private static IEnumerable<Need> Forms(FormsPlan plan, BuyElement built)
+    private static IEnumerable<(Good Good, double Amount, WorkTask For)> Forms(FormsPlan plan, BuyElement built)
     {
         var forms = plan.Boards;
         var (pieces, splices) = (forms.Boards.Sum(r => r.PiecesM.Length), forms.Boards.Sum(r => r.PiecesM.Length - 1));
         var insideM = forms.Boards.Sum(r => r.InsideM) + forms.Bends.Sum(b => b.InsideM);
         return
         [
-            new(Goods.Stake, plan.StakeCount),
-            new(Goods.MasonryNail, plan.NailCount),
-            new(Goods.SplicePlate, splices),
-            new(Goods.FormScrew, (plan.StakeCount + (pieces * 2) + (splices * 2)) * ScrewsEach),
-            new(Goods.BendStrip, forms.Bends.Sum(b => b.CutM)),
-            new(Goods.ReleaseOil, insideM * built.Cast.FormHeight.Metres / Goods.OilCoversM2),
+            (Goods.Stake, plan.StakeCount, WorkTask.SetForms),
+            (Goods.MasonryNail, plan.NailCount, WorkTask.SetForms),
+            (Goods.SplicePlate, splices, WorkTask.SetForms),
+            (Goods.FormScrew, (plan.StakeCount + (pieces * 2) + (splices * 2)) * ScrewsEach, WorkTask.SetForms),
+            (Goods.BendStrip, forms.Bends.Sum(b => b.CutM), WorkTask.SetForms),
+            (Goods.ReleaseOil, insideM * built.Cast.FormHeight.Metres / Goods.OilCoversM2, WorkTask.OilForms),
         ];
     }
 
-    private static IEnumerable<Need> Mould(MouldPlan mould, bool waxed) =>
+    private static IEnumerable<(Good Good, double Amount, WorkTask For)> Mould(MouldPlan mould, WorkTask by) =>
     [
-        new(Goods.MouldScrew, mould.Screws),
-        new(Goods.SeamSealant, mould.SeamM / Formwork.Mould.SeamPerCartridgeM),
-        new(Goods.BendStrip, mould.StripM * mould.Moulds),
-        waxed ? new(Goods.ReleaseWax, mould.OiledM2 / Goods.WaxCoversM2) : new(Goods.ReleaseOil, mould.OiledM2 / Goods.OilCoversM2),
+        (Goods.MouldScrew, mould.Screws, by),
+        (Goods.StripNail, mould.Nails, by),
+        (Goods.LaminateResin, mould.LaminatedM2 * Goods.ResinLPerM2, by),
+        (Goods.LaminateMat, mould.LaminatedM2 * MatWaste, by),
+        (Goods.BendStrip, mould.StripM * mould.Moulds, by),
+        (Goods.SeamSealant, mould.SeamM / Formwork.Mould.SeamPerCartridgeM, WorkTask.SealSeams),
     ];
 
-    private static IEnumerable<Need> Cover(CuringMethod method, double areaM2) => method switch
+    // Nothing may stick, each time that it is filled.
+    private static IEnumerable<Need> Released(BuyElement built) => built.Mould is not { } mould
+        ? []
+        : built.Order.Contains(WorkTask.WaxMould)
+            ? Cast(built, Goods.ReleaseWax, mould.OiledM2 / Goods.WaxCoversM2, WorkTask.WaxMould)
+            : [new Need(Goods.ReleaseOil, mould.OiledM2 / Goods.OilCoversM2, WorkTask.OilForms, built.Index)];
+
+    // What lies over it is taken again, what is sprayed on it is gone.
+    private static IEnumerable<(Good Good, double Amount, bool Again)> Cover(CuringMethod method, double areaM2)
     {
-        CuringMethod.Bare => [],
-        CuringMethod.Burlap => [new Need(Goods.Burlap, areaM2 * PlasticLap)],
-        CuringMethod.BurlapUnderPlastic => [new Need(Goods.Burlap, areaM2 * PlasticLap), .. Plastic(areaM2)],
-        CuringMethod.Plastic or CuringMethod.InForm => Plastic(areaM2),
-        CuringMethod.Ponding => [],
-        CuringMethod.Compound => [new Need(Goods.CuringCompound, areaM2 / Goods.CompoundCoversM2)],
-        CuringMethod.CureAndSeal => [new Need(Goods.CureAndSeal, areaM2 / Goods.CompoundCoversM2)],
-        _ => throw new System.Diagnostics.UnreachableException(),
-    };
+        (Good, double, bool)[] burlap = [(Goods.Burlap, areaM2 * PlasticLap, true)];
+        var plastic = Plastic(areaM2).Select(p => (p.Good, p.Amount, true));
+        return method switch
+        {
+            CuringMethod.Bare or CuringMethod.Ponding => [],
+            CuringMethod.Burlap => burlap,
+            CuringMethod.BurlapUnderPlastic => [.. burlap, .. plastic],
+            CuringMethod.Plastic or CuringMethod.InForm => plastic,
+            CuringMethod.Compound => [(Goods.CuringCompound, areaM2 / Goods.CompoundCoversM2, false)],
+            CuringMethod.CureAndSeal => [(Goods.CureAndSeal, areaM2 / Goods.CompoundCoversM2, false)],
+            _ => throw new System.Diagnostics.UnreachableException(),
+        };
+    }
 
-    private static IEnumerable<Need> Plastic(double areaM2) => [new Need(Goods.Plastic, areaM2 * PlasticLap), new Need(Goods.Tape, areaM2 * PlasticLap / PlasticWideM)];
+    private static IEnumerable<(Good Good, double Amount)> Plastic(double areaM2, double? tapeM = null) =>
+        [(Goods.Plastic, areaM2 * PlasticLap), (Goods.Tape, tapeM ?? (areaM2 * PlasticLap / PlasticWideM))];
 
-    // Everyone who mixes has gloves and goggles; a mask a day.
-    private static IEnumerable<Need> Hands(BuyJob job) => job.Elements.IsEmpty ? [] :
-        [new Need(Goods.Gloves, job.Hands), new Need(Goods.Goggles, job.Hands), new Need(Goods.DustMask, job.Hands * Math.Max(1, job.Pours.Length))];
+    // Everyone who mixes has gloves and goggles from the first pour on; a mask a day.
+    private static IEnumerable<Need> Hands(BuyJob job)
+    {
+        foreach (var pour in job.Elements.IsEmpty ? [] : job.Pours)
+        {
+            if (pour == job.Pours[0])
+            {
+                yield return new Need(Goods.Gloves, job.Hands, WorkTask.Pour, Pour: pour.Number);
+                yield return new Need(Goods.Goggles, job.Hands, WorkTask.Pour, Pour: pour.Number);
+            }
+
+            yield return new Need(Goods.DustMask, job.Hands, WorkTask.Pour, Pour: pour.Number);
+        }
+    }
 
     // What is one element's is its own; the rest is shared out by volume.
     private static ImmutableArray<(int Element, double Money)> PerElement(ImmutableArray<BuyLine> lines, BuyJob job, double besides)
@@ -181,10 +246,14 @@ public static class BuyAdvice
         var (volume, shared) = (job.OrderL, besides);
         foreach (var line in lines)
         {
-            var own = line.ByElement.Sum(e => e.Amount);
-            foreach (var (element, amount) in line.ByElement)
+            var own = 0.0;
+            foreach (var need in line.Needs)
             {
-                costs[element] += line.Cost * amount / line.Used;
+                if (need.Element is { } element)
+                {
+                    own += need.Amount;
+                    costs[element] += line.Cost * need.Amount / line.Used;
+                }
             }
 
             shared += line.Cost * (1 - (own / line.Used));

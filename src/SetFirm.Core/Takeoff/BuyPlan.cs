@@ -7,6 +7,7 @@ using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
 using SetFirm.Core.Shapes;
 using SetFirm.Core.Steel;
+using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Takeoff;
 
@@ -19,8 +20,25 @@ namespace SetFirm.Core.Takeoff;
 /// <param name="GearMoney">Things to hold in the hand, hired or bought.</param>
 public sealed record BuyTerms(PriceBook Prices, ImmutableArray<(string Good, double Amount)> Shed, double PayloadKg, double HourWorth, double ExtrasMoney, double GearMoney = 0);
 
+/// <summary>What a pour has of a thing that is done anew for each pour.</summary>
+/// <param name="Pour">Its number, from 1.</param>
+/// <param name="Share">Of the whole element, 0-1.</param>
+public readonly record struct PourShare(int Pour, double Share);
+
+/// <summary>What each pour has of an element.</summary>
+/// <param name="Mixed">Of its concrete.</param>
+/// <param name="Covered">Of its face, the first time that it is covered: what lies over a base is taken again for the topping.</param>
+/// <param name="Finished">Of its face, what nothing more goes onto.</param>
+/// <param name="Bonded">Of its face, what goes onto hard concrete with a bond coat.</param>
+/// <param name="Bedded">Of its face, where stones are set in a bed.</param>
+/// <param name="Cast">Of its pieces, where it is cast again and again in the same moulds; empty where it is not.</param>
+public sealed record ElementPours(
+    ImmutableArray<PourShare> Mixed, ImmutableArray<PourShare> Covered, ImmutableArray<PourShare> Finished, ImmutableArray<PourShare> Bonded, ImmutableArray<PourShare> Bedded, ImmutableArray<PourShare> Cast);
+
 /// <summary>What an element takes besides concrete.</summary>
 /// <param name="Index">Of the element.</param>
+/// <param name="Order">Its order of work.</param>
+/// <param name="Pours">What each pour has of it.</param>
 /// <param name="Cast">Its shape.</param>
 /// <param name="OpenM2">Every face that air reaches.</param>
 /// <param name="OrderL">Concrete, waste included: whole-job things are shared out by it.</param>
@@ -30,22 +48,27 @@ public sealed record BuyTerms(PriceBook Prices, ImmutableArray<(string Good, dou
 /// <param name="Steel">In it.</param>
 /// <param name="IsolationM">Strip at walls, posts and drains.</param>
 /// <param name="BondBreakerM">Between it and panels poured before.</param>
-/// <param name="Sealed">It is sealed as such things are.</param>
+/// <param name="Coats">Products that go on when it is hard, all coats of each, as bought.</param>
 /// <param name="PebbleKg">Stones set in it.</param>
-/// <param name="BondM2">Of face that is bonded to hard concrete.</param>
-/// <param name="Waxed">Its mould is waxed, not oiled.</param>
+/// <param name="MaskM">Along what is covered so that it is not splashed.</param>
 /// <param name="DeckM2">Of deck that is made for it; 0 where it lies on the ground or in a mould.</param>
+/// <param name="DeckComesOff">Then a slip sheet lies on it.</param>
+/// <param name="CracksM">In what it lies on.</param>
 public sealed record BuyElement(
-    int Index, CastShape Cast, double OpenM2, double OrderL, Dig? Dig, FormsPlan? Forms, MouldPlan? Mould, SteelPlan Steel, double IsolationM, double BondBreakerM, bool Sealed, double PebbleKg, double BondM2, bool Waxed, double DeckM2);
+    int Index, ImmutableArray<WorkTask> Order, ElementPours Pours, CastShape Cast, double OpenM2, double OrderL, Dig? Dig, FormsPlan? Forms, MouldPlan? Mould, SteelPlan Steel, double IsolationM, double BondBreakerM, double MaskM, ImmutableArray<(string Id, double LPerM2)> Coats, double PebbleKg, double DeckM2, bool DeckComesOff, double CracksM)
+{
+    public double FaceM2 => Cast.Plan.NetArea.SquareMetres * Cast.Count;
+}
 
 /// <summary>What one pour measures out.</summary>
+/// <param name="Number">From 1.</param>
 /// <param name="Recipe">Its mix.</param>
 /// <param name="Date">Null while it is not known.</param>
 /// <param name="Units">Of it.</param>
 /// <param name="Batched">Units that were measured out; 0 where nothing is batched yet.</param>
 /// <param name="MeasuredOut">Of each thing.</param>
 /// <param name="WaitMin">A truck waits so long beyond what is in its price.</param>
-public sealed record PourMeasured(Recipe Recipe, LocalDate? Date, int Units, int Batched, IReadOnlyList<Measure> MeasuredOut, double WaitMin = 0);
+public sealed record PourMeasured(int Number, Recipe Recipe, LocalDate? Date, int Units, int Batched, IReadOnlyList<Measure> MeasuredOut, double WaitMin = 0);
 
 /// <summary>Everything that a job uses.</summary>
 /// <param name="Elements">What each takes.</param>
@@ -57,11 +80,9 @@ public sealed record PourMeasured(Recipe Recipe, LocalDate? Date, int Units, int
 /// <param name="Method">How it is kept wet.</param>
 /// <param name="Hands">People.</param>
 /// <param name="Pours">What each measures out, in the order in which they are poured.</param>
-/// <param name="Coats">Products that go on when it is hard, all coats of each, as bought.</param>
 /// <param name="Sold">Where.</param>
 public sealed record BuyJob(
-    ImmutableArray<BuyElement> Elements, ImmutableArray<CutList> Boards, ImmutableArray<CutList> Bars, ImmutableArray<(double Mm, SheetsNeeded Needed)> Sheets, SheetsNeeded Mesh, bool Plastic, CuringMethod Method, int Hands, ImmutableArray<PourMeasured> Pours,
-    ImmutableArray<(string Id, double LPerM2)> Coats, UnitSystem Sold)
+    ImmutableArray<BuyElement> Elements, ImmutableArray<CutList> Boards, ImmutableArray<CutList> Bars, ImmutableArray<(double Mm, SheetsNeeded Needed)> Sheets, SheetsNeeded Mesh, bool Plastic, CuringMethod Method, int Hands, ImmutableArray<PourMeasured> Pours, UnitSystem Sold)
 {
     public double OrderL => Elements.Sum(e => e.OrderL);
 }

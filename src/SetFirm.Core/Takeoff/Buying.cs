@@ -1,12 +1,15 @@
 using System.Collections.Immutable;
+using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Takeoff;
 
-/// <summary>So much of a thing is used.</summary>
+/// <summary>So much of a thing is used, by one item of the order of work.</summary>
 /// <param name="Good">Which.</param>
 /// <param name="Amount">In its unit.</param>
+/// <param name="For">The task that uses it up.</param>
 /// <param name="Element">Index of the element it is for; null for the whole job.</param>
-public readonly record struct Need(Good Good, double Amount, int? Element = null);
+/// <param name="Pour">Number of the pour, from 1, where the task is done anew for each; null where it is done once.</param>
+public readonly record struct Need(Good Good, double Amount, WorkTask For, int? Element = null, int? Pour = null);
 
 /// <summary>So many of one size; of what is sold by any amount, so much.</summary>
 public readonly record struct Bought(Pack Pack, double Count, double Price, string Date)
@@ -21,8 +24,8 @@ public readonly record struct Bought(Pack Pack, double Count, double Price, stri
 /// <param name="Used">In its unit.</param>
 /// <param name="FromShed">Of that, there already.</param>
 /// <param name="Packs">The cheapest that make up the rest.</param>
-/// <param name="ByElement">What each element uses of it.</param>
-public sealed record BuyLine(Good Good, double Used, double FromShed, ImmutableArray<Bought> Packs, ImmutableArray<(int Element, double Amount)> ByElement)
+/// <param name="Needs">What uses it: their amounts add up to what is used.</param>
+public sealed record BuyLine(Good Good, double Used, double FromShed, ImmutableArray<Bought> Packs, ImmutableArray<Need> Needs)
 {
     public double Amount => Packs.Sum(p => p.Amount);
 
@@ -74,9 +77,7 @@ public static class Buying
                 var good = group.First().Good;
                 var used = Math.Min(Most, group.Sum(n => n.Amount));
                 var there = Math.Min(used, Math.Max(0, shed.GetValueOrDefault(good.Id)));
-                return new BuyLine(
-                    good, used, there, Cheapest(good, used - there, prices),
-                    [.. group.Where(n => n.Element is not null).GroupBy(n => n.Element!.Value).Select(e => (e.Key, e.Sum(n => n.Amount)))]);
+                return new BuyLine(good, used, there, Cheapest(good, used - there, prices), [.. group]);
             }).OrderBy(l => l.Good.Group).ThenBy(l => l.Good.Kind).ThenBy(l => l.Good.Id, StringComparer.Ordinal),
         ];
     }
@@ -88,7 +89,7 @@ public static class Buying
         ArgumentNullException.ThrowIfNull(prices);
         var (cost, kg) = (0.0, 0.0);
         Span<int> counts = stackalloc int[MostPacks];
-        foreach (var (good, amount, _) in needs)
+        foreach (var (good, amount, _, _, _) in needs)
         {
             if (good.Step > 0)
             {

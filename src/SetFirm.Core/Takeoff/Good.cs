@@ -45,10 +45,20 @@ public enum GoodKind
     Sheet,
     BendStrip,
     MouldScrew,
+
+    /// <summary>That bent strips stand between.</summary>
+    StripNail,
+
+    /// <summary>Between the layers of a laminated mould.</summary>
+    LaminateResin,
+    LaminateMat,
     SeamSealant,
 
     /// <summary>Under a counter that is poured where it stays.</summary>
     DeckBoard,
+
+    /// <summary>Under a counter that comes off again.</summary>
+    DeckPly,
     ReleaseOil,
 
     /// <summary>For moulds that are cast in again.</summary>
@@ -64,6 +74,9 @@ public enum GoodKind
     IsolationStrip,
     BondBreaker,
 
+    /// <summary>For cracks in old concrete.</summary>
+    CrackFiller,
+
     /// <summary>Brushed into hard concrete just ahead of what goes onto it.</summary>
     BondCoat,
     Plastic,
@@ -71,7 +84,6 @@ public enum GoodKind
     Burlap,
     CuringCompound,
     CureAndSeal,
-    Sealer,
 
     /// <summary>Of: id in the catalogue of coats; own for a product that it does not have.</summary>
     Coating,

@@ -19,11 +19,14 @@ public static class Goods
     /// <summary>A litre of bond coat, m2. Source: common labels.</summary>
     public const double BondCoversM2 = 5;
 
-    /// <summary>A coat of sealer, m2 to the litre. Source: common labels.</summary>
-    public const double SealerCoversM2 = 10;
-
     /// <summary>Curing compound, m2 to the litre. Source: common labels.</summary>
     public const double CompoundCoversM2 = 5;
+
+    /// <summary>A cartridge of 300 mL fills so much of a crack 6 mm wide and 8 mm deep, m. Source: plane geometry.</summary>
+    public const double CrackPerCartridgeM = 6.25;
+
+    /// <summary>Resin that a mat and the two layers that it lies between take, L/m2. Source: common labels (tune).</summary>
+    public const double ResinLPerM2 = 0.8;
 
     private const double MetricCementKg = 25;
 
@@ -81,10 +84,20 @@ public static class Goods
 
     public static Good MouldScrew { get; } = Of(GoodKind.MouldScrew, GoodGroup.Forms, GoodUnit.Piece, 0.004, "", 0, new Pack(200, 13), new Pack(50, 4.5));
 
+    public static Good StripNail { get; } = Of(GoodKind.StripNail, GoodGroup.Forms, GoodUnit.Piece, 0.003, "", 0, new Pack(250, 6), new Pack(100, 3));
+
+    /// <summary>With its hardener.</summary>
+    public static Good LaminateResin { get; } = Of(GoodKind.LaminateResin, GoodGroup.Forms, GoodUnit.L, 1.1, "", 0, new Pack(5, 58), new Pack(1, 15));
+
+    public static Good LaminateMat { get; } = Of(GoodKind.LaminateMat, GoodGroup.Forms, GoodUnit.M2, 0.3, "", 0, new Pack(10, 32), new Pack(2, 9));
+
     public static Good SeamSealant { get; } = Of(GoodKind.SeamSealant, GoodGroup.Forms, GoodUnit.Piece, 0.4, "", 0, new Pack(1, 6.5));
 
     /// <summary>Cement board, 12 mm; it stays.</summary>
     public static Good DeckBoard { get; } = Of(GoodKind.DeckBoard, GoodGroup.Forms, GoodUnit.M2, 15, "", 0, new Pack(1.08, 19));
+
+    /// <summary>Ply, 18 mm, by the sheet.</summary>
+    public static Good DeckPly { get; } = Of(GoodKind.DeckPly, GoodGroup.Forms, GoodUnit.M2, 11, "", 0, new Pack(2.98, 46));
 
     public static Good ReleaseOil { get; } = Of(GoodKind.ReleaseOil, GoodGroup.Forms, GoodUnit.L, 0.9, "", 0, new Pack(5, 29), new Pack(1, 8.5));
 
@@ -113,6 +126,8 @@ public static class Goods
 
     public static Good BondBreaker { get; } = Of(GoodKind.BondBreaker, GoodGroup.Surface, GoodUnit.M, 0.05, "", 0, new Pack(25, 8));
 
+    public static Good CrackFiller { get; } = Of(GoodKind.CrackFiller, GoodGroup.Surface, GoodUnit.Piece, 0.5, "", 0, new Pack(1, 9.5));
+
     public static Good BondCoat { get; } = Of(GoodKind.BondCoat, GoodGroup.Surface, GoodUnit.L, 1, "", 0, new Pack(5, 32), new Pack(1, 9));
 
     public static Good Plastic { get; } = Of(GoodKind.Plastic, GoodGroup.Surface, GoodUnit.M2, 0.18, "", 0, new Pack(100, 42), new Pack(20, 12));
@@ -124,8 +139,6 @@ public static class Goods
     public static Good CureAndSeal { get; } = Of(GoodKind.CureAndSeal, GoodGroup.Surface, GoodUnit.L, 1, "", 0, new Pack(10, 62), new Pack(2.5, 21));
 
     public static Good Burlap { get; } = Of(GoodKind.Burlap, GoodGroup.Surface, GoodUnit.M2, 0.3, "", 0, new Pack(10, 14));
-
-    public static Good Sealer { get; } = Of(GoodKind.Sealer, GoodGroup.Surface, GoodUnit.L, 1, "", 0, new Pack(5, 58), new Pack(1, 16));
 
     /// <summary>A product that goes on in coats; one that the user named is nobody's in particular.</summary>
     /// <param name="id">In the catalogue of coats, or own.</param>

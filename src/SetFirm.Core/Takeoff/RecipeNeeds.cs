@@ -1,5 +1,6 @@
 using SetFirm.Core.Mixes;
 using SetFirm.Core.Quantities;
+using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Takeoff;
 
@@ -28,13 +29,13 @@ public static class RecipeNeeds
     private static IEnumerable<Need> Truck(ReadyRecipe recipe, int units)
     {
         var ordered = TruckPrice.OrderedM3(recipe.Unit.Yield.CubicMetres * units);
-        return [new Need(Goods.TruckM3, ordered), new Need(Goods.TruckShort, Math.Max(0, TruckPrice.LeastM3 - ordered)), new Need(Goods.TruckDelivery, TruckPrice.Loads(ordered))];
+        return [new Need(Goods.TruckM3, ordered, WorkTask.Pour), new Need(Goods.TruckShort, Math.Max(0, TruckPrice.LeastM3 - ordered), WorkTask.Pour), new Need(Goods.TruckDelivery, TruckPrice.Loads(ordered), WorkTask.Pour)];
     }
 
     private static IEnumerable<Need> Bags(BaggedRecipe recipe, int units, UnitSystem sold)
     {
         var count = (double)units / BaggedRecipe.UnitsPerBag;
-        return [new Need(Goods.Bag(recipe.Bag), count), new Need(Goods.Cement(sold), count * recipe.CementAddedKg)];
+        return [Measured(Goods.Bag(recipe.Bag), count), Measured(Goods.Cement(sold), count * recipe.CementAddedKg)];
     }
 
     // Bought as it lies: the water that sand and stone carry is weighed with them.
@@ -44,14 +45,16 @@ public static class RecipeNeeds
         double Kg(MeasuredThing what, double perM3) => measured(what) ?? perM3 * total;
         return
         [
-            new Need(Goods.Cement(sold), Kg(MeasuredThing.Cement, mix.CementKg)),
-            new Need(Goods.Sand, Kg(MeasuredThing.Sand, mix.SandKg) * (1 + Moistures.SandWaterShare(recipe.Moisture))),
-            new Need(Goods.Stone, Kg(MeasuredThing.Stone, mix.StoneKg) * (1 + Moistures.StoneWaterShare(recipe.Moisture))),
-            new Need(Goods.Ballast, Kg(MeasuredThing.Ballast, mix.BallastKg) * (1 + Moistures.BallastWaterShare(recipe.Moisture))),
+            Measured(Goods.Cement(sold), Kg(MeasuredThing.Cement, mix.CementKg)),
+            Measured(Goods.Sand, Kg(MeasuredThing.Sand, mix.SandKg) * (1 + Moistures.SandWaterShare(recipe.Moisture))),
+            Measured(Goods.Stone, Kg(MeasuredThing.Stone, mix.StoneKg) * (1 + Moistures.StoneWaterShare(recipe.Moisture))),
+            Measured(Goods.Ballast, Kg(MeasuredThing.Ballast, mix.BallastKg) * (1 + Moistures.BallastWaterShare(recipe.Moisture))),
         ];
     }
 
     private static IEnumerable<Need> Doses(Recipe recipe, int units) => recipe.Doses.Select(dose => Additives.OfCement(dose.Kind)
-        ? new Need(dose.Kind == Additive.Pigment ? Goods.Pigment : Goods.Polymer, recipe.OfCementKg(dose.Kind, units) ?? 0)
-        : new Need(Goods.Additive(dose.Kind), recipe.DosesIn(dose, units)));
+        ? Measured(dose.Kind == Additive.Pigment ? Goods.Pigment : Goods.Polymer, recipe.OfCementKg(dose.Kind, units) ?? 0)
+        : Measured(Goods.Additive(dose.Kind), recipe.DosesIn(dose, units)));
+
+    private static Need Measured(Good good, double amount) => new(good, amount, WorkTask.MeasureOut);
 }

@@ -108,17 +108,27 @@ public static class AfterCare
 
     // A hand-held wet grinder of 125 mm; the first grit takes off most. A bench top of a square metre is done in 20 to 25 minutes, edges and all: people
     // stop at the look that they want. Source: site practice (tune).
-    private static readonly ImmutableArray<(int Grit, double MinPerM2)> Face = [(60, 7), (120, 4), (200, 3)];
+    private static readonly ImmutableArray<(int Grit, double MinPerM2)> Face = [(CoarsestGrit, 7), (120, 4), (UsualLastGrit, 3), (FinestGrit, 3)];
 
-    private static readonly ImmutableArray<(int Grit, double MinPerM)> Rim = [(60, 1), (150, 0.7), (300, 0.5)];
+    private static readonly ImmutableArray<(int Grit, double MinPerM)> Rim = [(CoarsestGrit, 1), (150, 0.7), (300, 0.5)];
+
+    /// <summary>Down to the stone.</summary>
+    public const int CoarsestGrit = 60;
+
+    /// <summary>A face that is ground further than this shines.</summary>
+    public const int UsualLastGrit = 200;
+
+    public const int FinestGrit = 400;
 
     /// <summary>Grit by grit: the face, then its edges.</summary>
     /// <param name="faceM2">Of all pieces.</param>
     /// <param name="edgeM">That are seen, of all pieces.</param>
-    public static ImmutableArray<TaskPart> Grits(double faceM2, double edgeM) =>
+    /// <param name="from">First grit: 60 bares the stone, from 120 on only the sand.</param>
+    /// <param name="to">Last grit of the face: where the look is right.</param>
+    public static ImmutableArray<TaskPart> Grits(double faceM2, double edgeM, int from = CoarsestGrit, int to = UsualLastGrit) =>
     [
-        .. Face.Select(g => new TaskPart.Grit { Number = g.Grit, Edges = false, Minutes = g.MinPerM2 * faceM2 }),
-        .. Rim.Where(_ => edgeM > 0).Select(g => new TaskPart.Grit { Number = g.Grit, Edges = true, Minutes = g.MinPerM * edgeM }),
+        .. Face.Where(g => g.Grit >= from && g.Grit <= to).Select(g => new TaskPart.Grit { Number = g.Grit, Edges = false, Minutes = g.MinPerM2 * faceM2 }),
+        .. Rim.Where(g => edgeM > 0 && g.Grit >= from && g.Grit <= to * 3 / 2).Select(g => new TaskPart.Grit { Number = g.Grit, Edges = true, Minutes = g.MinPerM * edgeM }),
     ];
 
     /// <summary>How much of a product one coat takes, and in how many lots.</summary>

@@ -103,25 +103,26 @@ public static class Cautions
         }
     }
 
-    /// <summary>What is told where a hand is about to do a task.</summary>
-    /// <param name="task">Which.</param>
-    /// <param name="job">What the job does.</param>
-    /// <param name="element">What its element does; null for what is done for the whole job.</param>
-    public static IEnumerable<Notice> Of(WorkTask task, Hazards job, ElementHazards? element)
+    /// <summary>What is told where a hand is about to do a task, by what the whole job does, the gravest first.</summary>
+    /// <param name="job">What it does.</param>
+    public static ILookup<WorkTask, Notice> OfJob(Hazards job)
     {
         ArgumentNullException.ThrowIfNull(job);
-        var here = element ?? default;
-        IEnumerable<Notice?> own = task switch
-        {
-            WorkTask.Dig => [here.DigMm > DeepDigMm ? new Notice.DeepDig(DepthMm: here.DigMm, LimitMm: DeepDigMm) : null],
-            WorkTask.SetForms or WorkTask.BackfillForms => [here.PushKgPerM > HardPushKgPerM ? new Notice.FormPush(PushKgPerM: here.PushKgPerM) : null],
-            WorkTask.SetSteel => [here.Bars ? new Notice.BarEnds() : null],
-            WorkTask.CheckSupport or WorkTask.MakeDeck => [here.RestsKg > 0 ? new Notice.RestsOn(MassKg: here.RestsKg, KgPerM2: here.RestsKgPerM2) : null],
-            WorkTask.Demould or WorkTask.SetInPlace => [HeavyPiece(here.PieceKg)],
-            _ => [],
-        };
-        return All(job, Places.Mix(0)).Where(c => c.With.Contains(task)).Select(c => c.Says).Concat(own.OfType<Notice>());
+        return All(job, Places.Mix(0)).SelectMany(c => c.With.Select(t => (Task: t, c.Says))).ToLookup(c => c.Task, c => c.Says);
     }
+
+    /// <summary>What is told there besides, by what its element does.</summary>
+    /// <param name="task">Which.</param>
+    /// <param name="here">What its element does.</param>
+    public static Notice? OfElement(WorkTask task, ElementHazards here) => task switch
+    {
+        WorkTask.Dig => here.DigMm > DeepDigMm ? new Notice.DeepDig(DepthMm: here.DigMm, LimitMm: DeepDigMm) : null,
+        WorkTask.SetForms or WorkTask.BackfillForms => here.PushKgPerM > HardPushKgPerM ? new Notice.FormPush(PushKgPerM: here.PushKgPerM) : null,
+        WorkTask.SetSteel => here.Bars ? new Notice.BarEnds() : null,
+        WorkTask.CheckSupport or WorkTask.MakeDeck => here.RestsKg > 0 ? new Notice.RestsOn(MassKg: here.RestsKg, KgPerM2: here.RestsKgPerM2) : null,
+        WorkTask.Demould or WorkTask.SetInPlace => HeavyPiece(here.PieceKg),
+        _ => null,
+    };
 
     private static Notice.HeavyPiece? HeavyPiece(double kg) => kg > Crew.LiftKg ? new Notice.HeavyPiece(MassKg: kg, LimitKg: Crew.LiftKg, MachineKg: MachineLiftKg) : null;
 }

@@ -58,6 +58,12 @@ public enum TaskFigure
 
     /// <summary>Joints that are made by hand are so deep.</summary>
     GrooveMm,
+
+    /// <summary>Cracks in the old concrete.</summary>
+    CracksM,
+
+    /// <summary>Joints of the old concrete, repeated in what goes onto it.</summary>
+    OldJointsM,
 }
 
 /// <summary>A number of a task.</summary>

@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using SetFirm.Core.Takeoff;
 using SetFirm.Core.Tasks.Kinds;
 
 namespace SetFirm.Core.Tasks;
@@ -68,10 +67,6 @@ public enum WorkKind
 /// <summary>The order of work of each kind; it lives in the file of the kind.</summary>
 public static class WorkOrders
 {
-    /// <summary>Tasks of some kinds of work that use up a thing, in the order of work.</summary>
-    public static IEnumerable<WorkTask> Using(IEnumerable<WorkKind> kinds, GoodKind good) =>
-        kinds.SelectMany(k => Of(k)).Distinct().Where(t => TaskCatalogue.Of(t).Uses.Contains(good)).OrderBy(t => TaskCatalogue.Of(t).Phase);
-
     public static ImmutableArray<WorkTask> Of(WorkKind kind) => kind switch
     {
         WorkKind.Slab => SlabWork.Order,

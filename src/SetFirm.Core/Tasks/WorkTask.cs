@@ -1,5 +1,4 @@
 using System.Collections.Immutable;
-using SetFirm.Core.Takeoff;
 
 namespace SetFirm.Core.Tasks;
 
@@ -46,6 +45,7 @@ public enum Gear
     Paddle,
     PressureWasher,
     PryBar,
+    PullHook,
     Rake,
     Rod,
     Roller,
@@ -118,6 +118,7 @@ public enum WorkTask
     CompactBase,
     LevelBench,
     MakeDeck,
+    LaySlipSheet,
     CutMould,
     BendStrips,
     SetForms,
@@ -179,30 +180,28 @@ public sealed record TaskTraits(TaskPhase Phase, int People, bool Once, Immutabl
 
     /// <summary>It waits for all work of the phases before, whatever that is.</summary>
     public bool AfterAll { get; init; }
-
-    /// <summary>Things that it uses up, where the job has them.</summary>
-    public ImmutableArray<GoodKind> Uses { get; init; } = [];
 }
 
 /// <summary>Each task, once. Source: site practice.</summary>
 public static class TaskCatalogue
 {
-    private static readonly ImmutableDictionary<WorkTask, TaskTraits> All = new Dictionary<WorkTask, TaskTraits>
+    private static readonly ImmutableArray<TaskTraits> All = InOrder(new Dictionary<WorkTask, TaskTraits>
     {
         [WorkTask.ReadRules] = new(TaskPhase.Ground, 1, true, [], []),
         [WorkTask.FindServices] = new(TaskPhase.Ground, 1, true, [], []),
         [WorkTask.ClearAway] = new(TaskPhase.Ground, 1, true, [WorkTask.FindServices], [Tasks.Gear.Shovel, Tasks.Gear.Barrow]),
         [WorkTask.CleanOld] = new(TaskPhase.Ground, 1, false, [], [Tasks.Gear.WireBrush, Tasks.Gear.PressureWasher]),
-        [WorkTask.PlanCracks] = new(TaskPhase.Ground, 1, false, [WorkTask.CleanOld], []),
+        [WorkTask.PlanCracks] = new(TaskPhase.Ground, 1, false, [WorkTask.CleanOld], [Tasks.Gear.WireBrush, Tasks.Gear.CartridgeGun]),
         [WorkTask.CheckSupport] = new(TaskPhase.Ground, 1, false, [WorkTask.ReadRules], [Tasks.Gear.Level]),
         [WorkTask.SetOut] = new(TaskPhase.Ground, 2, false, [WorkTask.ClearAway, WorkTask.CleanOld], [Tasks.Gear.StringLine, Tasks.Gear.Tape, Tasks.Gear.Level]),
         [WorkTask.Dig] = new(TaskPhase.Ground, 2, false, [WorkTask.FindServices, WorkTask.SetOut], [Tasks.Gear.Shovel, Tasks.Gear.Barrow]),
-        [WorkTask.CompactBase] = new(TaskPhase.Ground, 1, false, [WorkTask.Dig], [Tasks.Gear.Compactor, Tasks.Gear.Rake]) { Uses = [GoodKind.BaseStone] },
+        [WorkTask.CompactBase] = new(TaskPhase.Ground, 1, false, [WorkTask.Dig], [Tasks.Gear.Compactor, Tasks.Gear.Rake]),
         [WorkTask.LevelBench] = new(TaskPhase.Build, 1, false, [], [Tasks.Gear.Level, Tasks.Gear.Trestles]),
-        [WorkTask.MakeDeck] = new(TaskPhase.Build, 1, false, [WorkTask.CheckSupport], [Tasks.Gear.Drill, Tasks.Gear.Saw]) { Uses = [GoodKind.DeckBoard, GoodKind.FormScrew] },
-        [WorkTask.CutMould] = new(TaskPhase.Build, 1, false, [WorkTask.LevelBench], [Tasks.Gear.Saw, Tasks.Gear.Drill], CommonMistake.MouldNotMirrored) { Uses = [GoodKind.Sheet, GoodKind.MouldScrew, GoodKind.BendStrip] },
-        [WorkTask.BendStrips] = new(TaskPhase.Build, 2, false, [WorkTask.LevelBench], [Tasks.Gear.TinSnips, Tasks.Gear.Hammer]) { Uses = [GoodKind.BendStrip, GoodKind.MouldScrew, GoodKind.Sheet] },
-        [WorkTask.SetForms] = new(TaskPhase.Build, 2, false, [WorkTask.SetOut, WorkTask.CompactBase, WorkTask.MakeDeck], [Tasks.Gear.Saw, Tasks.Gear.Drill, Tasks.Gear.SledgeHammer, Tasks.Gear.Level], CommonMistake.FormToTheOutside) { Uses = [GoodKind.Board, GoodKind.Stake, GoodKind.SplicePlate, GoodKind.FormScrew, GoodKind.MasonryNail, GoodKind.BendStrip, GoodKind.Sheet, GoodKind.MouldScrew] },
+        [WorkTask.MakeDeck] = new(TaskPhase.Build, 1, false, [WorkTask.CheckSupport], [Tasks.Gear.Drill, Tasks.Gear.Saw]),
+        [WorkTask.LaySlipSheet] = new(TaskPhase.Build, 1, false, [WorkTask.MakeDeck], [Tasks.Gear.Knife]),
+        [WorkTask.CutMould] = new(TaskPhase.Build, 1, false, [WorkTask.LevelBench], [Tasks.Gear.Saw, Tasks.Gear.Drill], CommonMistake.MouldNotMirrored),
+        [WorkTask.BendStrips] = new(TaskPhase.Build, 2, false, [WorkTask.LevelBench], [Tasks.Gear.TinSnips, Tasks.Gear.Hammer]),
+        [WorkTask.SetForms] = new(TaskPhase.Build, 2, false, [WorkTask.SetOut, WorkTask.CompactBase, WorkTask.MakeDeck, WorkTask.LaySlipSheet], [Tasks.Gear.Saw, Tasks.Gear.Drill, Tasks.Gear.SledgeHammer, Tasks.Gear.Level], CommonMistake.FormToTheOutside),
         [WorkTask.SpaceForms] = new(TaskPhase.Build, 1, false, [WorkTask.SetForms], [Tasks.Gear.Saw], CommonMistake.SpacersUnderEdger),
         [WorkTask.CapEnds] = new(TaskPhase.Build, 1, false, [WorkTask.SetForms], [Tasks.Gear.Saw]),
         [WorkTask.CheckSquare] = new(TaskPhase.Build, 2, false, [WorkTask.SetForms], [Tasks.Gear.Tape]),
@@ -210,28 +209,28 @@ public static class TaskCatalogue
         [WorkTask.BoxCutOuts] = new(TaskPhase.Build, 1, false, [WorkTask.SetForms], [Tasks.Gear.Saw, Tasks.Gear.Drill]),
         [WorkTask.TapeScrews] = new(TaskPhase.Build, 1, false, [WorkTask.SetForms, WorkTask.CutMould, WorkTask.BendStrips], [], CommonMistake.ScrewsFilled),
         [WorkTask.BackfillForms] = new(TaskPhase.Build, 1, false, [WorkTask.CutStakes], [Tasks.Gear.Shovel]),
-        [WorkTask.SetIsolation] = new(TaskPhase.Build, 1, false, [WorkTask.SetForms], [Tasks.Gear.Knife]) { Uses = [GoodKind.IsolationStrip, GoodKind.BondBreaker] },
-        [WorkTask.MaskNear] = new(TaskPhase.Build, 1, false, [], [Tasks.Gear.Knife]) { Uses = [GoodKind.Plastic, GoodKind.Tape] },
-        [WorkTask.LayPlastic] = new(TaskPhase.Build, 2, false, [WorkTask.CompactBase, WorkTask.Dig, WorkTask.SetForms], [Tasks.Gear.Knife]) { Uses = [GoodKind.Plastic, GoodKind.Tape] },
-        [WorkTask.SealSeams] = new(TaskPhase.Build, 1, false, [WorkTask.CutMould, WorkTask.BendStrips, WorkTask.SetForms, WorkTask.BoxCutOuts], [Tasks.Gear.CartridgeGun], CommonMistake.SeamsNotSealedADayBefore) { Uses = [GoodKind.SeamSealant] },
-        [WorkTask.SetSteel] = new(TaskPhase.Build, 2, false, [WorkTask.SetForms, WorkTask.CutMould, WorkTask.BendStrips, WorkTask.Dig, WorkTask.SpaceForms, WorkTask.LayPlastic], [Tasks.Gear.Cutter, Tasks.Gear.TieTool]) { Uses = [GoodKind.Bar, GoodKind.MeshSheet, GoodKind.Scrim, GoodKind.Chair, GoodKind.TieWire], EachCasting = true },
-        [WorkTask.OilForms] = new(TaskPhase.Build, 1, false, [WorkTask.SetForms, WorkTask.SealSeams], [Tasks.Gear.Sprayer], CommonMistake.NoRelease) { Uses = [GoodKind.ReleaseOil] },
-        [WorkTask.WaxMould] = new(TaskPhase.Build, 1, false, [WorkTask.CutMould, WorkTask.BendStrips, WorkTask.SealSeams], [Tasks.Gear.Cloth], CommonMistake.NoRelease) { Uses = [GoodKind.ReleaseWax], EachCasting = true },
+        [WorkTask.SetIsolation] = new(TaskPhase.Build, 1, false, [WorkTask.SetForms], [Tasks.Gear.Knife]),
+        [WorkTask.MaskNear] = new(TaskPhase.Build, 1, false, [], [Tasks.Gear.Knife]),
+        [WorkTask.LayPlastic] = new(TaskPhase.Build, 2, false, [WorkTask.CompactBase, WorkTask.Dig, WorkTask.SetForms], [Tasks.Gear.Knife]),
+        [WorkTask.SealSeams] = new(TaskPhase.Build, 1, false, [WorkTask.CutMould, WorkTask.BendStrips, WorkTask.SetForms, WorkTask.BoxCutOuts], [Tasks.Gear.CartridgeGun], CommonMistake.SeamsNotSealedADayBefore),
+        [WorkTask.SetSteel] = new(TaskPhase.Build, 2, false, [WorkTask.SetForms, WorkTask.CutMould, WorkTask.BendStrips, WorkTask.Dig, WorkTask.SpaceForms, WorkTask.LayPlastic], [Tasks.Gear.Cutter, Tasks.Gear.TieTool]) { EachCasting = true },
+        [WorkTask.OilForms] = new(TaskPhase.Build, 1, false, [WorkTask.SetForms, WorkTask.SealSeams], [Tasks.Gear.Sprayer], CommonMistake.NoRelease),
+        [WorkTask.WaxMould] = new(TaskPhase.Build, 1, false, [WorkTask.CutMould, WorkTask.BendStrips, WorkTask.SealSeams], [Tasks.Gear.Cloth], CommonMistake.NoRelease) { EachCasting = true },
         [WorkTask.BuildRamp] = new(TaskPhase.Build, 1, true, [WorkTask.SetForms], [Tasks.Gear.Barrow]),
         [WorkTask.LookOver] = new(TaskPhase.Stage, 1, true, [], [Tasks.Gear.Level, Tasks.Gear.Tape]) { AfterAll = true },
-        [WorkTask.MeasureOut] = new(TaskPhase.Stage, 1, true, [WorkTask.LookOver], [Tasks.Gear.Buckets, Tasks.Gear.Scales]) { Uses = [GoodKind.Bag, GoodKind.Cement, GoodKind.Sand, GoodKind.Stone, GoodKind.Ballast, GoodKind.Additive, GoodKind.Pigment, GoodKind.Polymer, GoodKind.Fibre] },
+        [WorkTask.MeasureOut] = new(TaskPhase.Stage, 1, true, [WorkTask.LookOver], [Tasks.Gear.Buckets, Tasks.Gear.Scales]),
         [WorkTask.Dampen] = new(TaskPhase.Stage, 1, true, [WorkTask.LookOver], [Tasks.Gear.Hose]),
-        [WorkTask.BondCoat] = new(TaskPhase.PourDay, 1, false, [WorkTask.Dampen], [Tasks.Gear.Buckets, Tasks.Gear.Broom]) { Uses = [GoodKind.BondCoat] },
-        [WorkTask.Pour] = new(TaskPhase.PourDay, 2, true, [WorkTask.MeasureOut, WorkTask.Dampen], [Tasks.Gear.Mixer, Tasks.Gear.Barrow, Tasks.Gear.StrikeBoard, Tasks.Gear.Rake]) { Uses = [GoodKind.Truck, GoodKind.Gloves, GoodKind.Goggles, GoodKind.DustMask] },
+        [WorkTask.BondCoat] = new(TaskPhase.PourDay, 1, false, [WorkTask.Dampen], [Tasks.Gear.Buckets, Tasks.Gear.Broom]),
+        [WorkTask.Pour] = new(TaskPhase.PourDay, 2, true, [WorkTask.LookOver, WorkTask.MeasureOut, WorkTask.Dampen, WorkTask.BondCoat], [Tasks.Gear.Mixer, Tasks.Gear.Barrow, Tasks.Gear.StrikeBoard, Tasks.Gear.Rake]),
         [WorkTask.RoughenBase] = new(TaskPhase.PourDay, 1, false, [WorkTask.Pour], [Tasks.Gear.Broom]),
         [WorkTask.TapEdges] = new(TaskPhase.PourDay, 1, false, [WorkTask.Pour], [Tasks.Gear.Mallet]),
         [WorkTask.SetAnchors] = new(TaskPhase.PourDay, 1, false, [WorkTask.Pour], [Tasks.Gear.Level]),
-        [WorkTask.SetPebbles] = new(TaskPhase.PourDay, 2, false, [WorkTask.Pour], [Tasks.Gear.Mallet, Tasks.Gear.Kneeboards]) { Uses = [GoodKind.Pebbles] },
+        [WorkTask.SetPebbles] = new(TaskPhase.PourDay, 2, false, [WorkTask.Pour], [Tasks.Gear.Mallet, Tasks.Gear.Kneeboards]),
         [WorkTask.FinishPasses] = new(TaskPhase.PourDay, 2, true, [WorkTask.Pour, WorkTask.TapEdges, WorkTask.SetAnchors], [Tasks.Gear.HandFloat, Tasks.Gear.Edger, Tasks.Gear.Kneeboards, Tasks.Gear.Trowel, Tasks.Gear.Broom]),
         [WorkTask.WashFace] = new(TaskPhase.PourDay, 1, false, [WorkTask.SetPebbles], [Tasks.Gear.Sprayer, Tasks.Gear.Sponge]),
         [WorkTask.CleanTools] = new(TaskPhase.PourDay, 1, true, [WorkTask.Pour], [Tasks.Gear.Buckets, Tasks.Gear.Scraper]),
         [WorkTask.FenceOff] = new(TaskPhase.Keep, 1, true, [WorkTask.Pour], [Tasks.Gear.Tape]),
-        [WorkTask.CoverIt] = new(TaskPhase.Keep, 1, true, [WorkTask.FinishPasses, WorkTask.WashFace], []) { Uses = [GoodKind.Plastic, GoodKind.Tape, GoodKind.Burlap, GoodKind.CuringCompound, GoodKind.CureAndSeal] },
+        [WorkTask.CoverIt] = new(TaskPhase.Keep, 1, true, [WorkTask.FinishPasses, WorkTask.WashFace], []),
         [WorkTask.KeepWet] = new(TaskPhase.Keep, 1, true, [WorkTask.CoverIt], [Tasks.Gear.Hose]),
         [WorkTask.StripForms] = new(TaskPhase.After, 1, false, [WorkTask.Pour, WorkTask.FinishPasses], [Tasks.Gear.Hammer, Tasks.Gear.PryBar], CommonMistake.StrippingOutward),
         [WorkTask.RubFace] = new(TaskPhase.After, 1, false, [WorkTask.StripForms], [Tasks.Gear.HandFloat]),
@@ -241,11 +240,14 @@ public static class TaskCatalogue
         [WorkTask.GrindFace] = new(TaskPhase.After, 1, false, [WorkTask.StripForms, WorkTask.Demould, WorkTask.PatchHoles], [Tasks.Gear.Grinder, Tasks.Gear.DustMask]),
         [WorkTask.BackfillSides] = new(TaskPhase.After, 1, false, [WorkTask.StripForms, WorkTask.Pour], [Tasks.Gear.Shovel]),
         [WorkTask.FirstWalk] = new(TaskPhase.After, 1, true, [WorkTask.Pour], []),
-        [WorkTask.Coat] = new(TaskPhase.After, 1, true, [WorkTask.KeepWet, WorkTask.PatchHoles, WorkTask.GrindFace], [Tasks.Gear.Roller], CommonMistake.SealingTooSoon) { Uses = [GoodKind.Sealer, GoodKind.Coating] },
+        [WorkTask.Coat] = new(TaskPhase.After, 1, true, [WorkTask.KeepWet, WorkTask.PatchHoles, WorkTask.GrindFace], [Tasks.Gear.Roller], CommonMistake.SealingTooSoon),
         [WorkTask.SetInPlace] = new(TaskPhase.After, 2, false, [WorkTask.Demould, WorkTask.PatchHoles, WorkTask.SoftenCorners, WorkTask.GrindFace, WorkTask.Coat], [Tasks.Gear.LiftingStraps, Tasks.Gear.Level]),
         [WorkTask.FirstLoad] = new(TaskPhase.After, 1, true, [WorkTask.Pour, WorkTask.StripForms, WorkTask.Demould, WorkTask.PatchHoles, WorkTask.SoftenCorners, WorkTask.GrindFace, WorkTask.FirstWalk, WorkTask.SetInPlace], []),
         [WorkTask.FirstWinter] = new(TaskPhase.After, 1, true, [WorkTask.Pour], []),
-    }.ToImmutableDictionary();
+    });
 
-    public static TaskTraits Of(WorkTask task) => All[task];
+    public static TaskTraits Of(WorkTask task) => All[(int)task];
+
+    // It is asked for at every turn.
+    private static ImmutableArray<TaskTraits> InOrder(Dictionary<WorkTask, TaskTraits> all) => [.. Enum.GetValues<WorkTask>().Select(t => all[t])];
 }

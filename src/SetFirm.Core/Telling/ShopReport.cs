@@ -16,7 +16,7 @@ namespace SetFirm.Core.Telling;
 public sealed record ShopReport(IReadOnlyList<ShopLineReport> Lines, int Open, double SpentCost, double LeftCost, IReadOnlyList<GearReport> Gear, double GearCost);
 
 /// <param name="Line">As planned.</param>
-/// <param name="For">Tasks that use it, of whichever pour, in the order of work.</param>
+/// <param name="For">What uses it, of whichever pour, in the order of work: their amounts add up to what is used.</param>
 /// <param name="State">Where it stands.</param>
 /// <param name="InCar">So much is in the car, in its unit.</param>
 /// <param name="Left">What makes up the rest.</param>
@@ -25,7 +25,12 @@ public sealed record ShopReport(IReadOnlyList<ShopLineReport> Lines, int Open, d
 /// <param name="ToldBy">By whom.</param>
 /// <param name="Instead">Where it is not to be had: what else.</param>
 public sealed record ShopLineReport(
-    BuyLineReport Line, IReadOnlyList<WorkTask> For, ShopState State, double InCar, IReadOnlyList<PackReport> Left, double LeftAmount, Instant? ToldAt, string ToldBy, IReadOnlyList<InsteadReport> Instead);
+    BuyLineReport Line, IReadOnlyList<UsedByReport> For, ShopState State, double InCar, IReadOnlyList<PackReport> Left, double LeftAmount, Instant? ToldAt, string ToldBy, IReadOnlyList<InsteadReport> Instead);
+
+/// <param name="Task">That uses it up.</param>
+/// <param name="Element">Index of the element; null where it is done once for the job.</param>
+/// <param name="Amount">In the thing's unit, of all pours.</param>
+public sealed record UsedByReport(WorkTask Task, int? Element, double Amount);
 
 /// <param name="Way">What it is.</param>
 /// <param name="Takes">The mix that takes it.</param>

@@ -28,7 +28,8 @@ public static class ShopTelling
         var prices = plan.Terms!.Prices;
         return new ShopLineReport(
             BuyTelling.Line(line.Line, prices),
-            [.. WorkOrders.Using(plan.Elements!.Value.Select(e => e.Traits.Work), line.Line.Good.Kind)],
+            [.. line.Line.Needs.GroupBy(n => (n.For, n.Element)).OrderBy(g => TaskCatalogue.Of(g.Key.For).Phase).ThenBy(g => g.Key.For).ThenBy(g => g.Key.Element)
+                .Select(g => new UsedByReport(g.Key.For, g.Key.Element, g.Sum(n => n.Amount)))],
             line.State,
             line.InCar,
             [.. line.Left.Select(p => BuyTelling.Pack(line.Line.Good, p, prices))],

@@ -1,5 +1,6 @@
 using NodaTime;
 using SetFirm.Core.Findings;
+using SetFirm.Core.Takeoff;
 using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Telling;
@@ -21,6 +22,12 @@ public sealed record TasksReport(string? Pour, double BeforeMinutes, string? Beg
 /// <param name="Last">Local date of the last one; null where it is not known.</param>
 public sealed record CastingOf(int Element, int Casting, int Of, int? EveryDays, string? Last);
 
+/// <summary>So much of a thing is used up.</summary>
+/// <param name="Good">Its id, in the things to buy.</param>
+/// <param name="Unit">What it is counted in.</param>
+/// <param name="Amount">In that unit.</param>
+public sealed record GoodUseReport(string Good, GoodUnit Unit, double Amount);
+
 /// <summary>A task, with what this job makes of it.</summary>
 /// <param name="Key">What the diary names it by.</param>
 /// <param name="Task">Which.</param>
@@ -28,7 +35,7 @@ public sealed record CastingOf(int Element, int Casting, int Of, int? EveryDays,
 /// <param name="Element">Index of the element; null where it is done once for the job.</param>
 /// <param name="People">That do it: never more than there are.</param>
 /// <param name="Gear">To have at hand.</param>
-/// <param name="Goods">Ids of what it uses up, of the things to buy.</param>
+/// <param name="Goods">What it uses up, of the things to buy.</param>
 /// <param name="Meets">The mistake that it keeps off; null where none is common.</param>
 /// <param name="Figures">This job's own numbers.</param>
 /// <param name="Minutes">For those people; null where it is no work of its own.</param>
@@ -45,5 +52,5 @@ public sealed record CastingOf(int Element, int Casting, int Of, int? EveryDays,
 /// <param name="Ticked">It was ticked here, and can be taken back here; false also where the board or the cure was told of it.</param>
 /// <param name="Late">It should have been begun on a day that is gone.</param>
 public sealed record TaskReport(
-    string Key, WorkTask Task, TaskPhase Phase, int? Element, int People, IReadOnlyList<Gear> Gear, IReadOnlyList<string> Goods, CommonMistake? Meets, IReadOnlyList<TaskNumber> Figures, double? Minutes, IReadOnlyList<TaskPart> Parts,
+    string Key, WorkTask Task, TaskPhase Phase, int? Element, int People, IReadOnlyList<Gear> Gear, IReadOnlyList<GoodUseReport> Goods, CommonMistake? Meets, IReadOnlyList<TaskNumber> Figures, double? Minutes, IReadOnlyList<TaskPart> Parts,
     IReadOnlyList<Notice> Cautions, string? On, Instant? From, Instant? At, Instant? By, TaskState State, IReadOnlyList<string> WaitsFor, Instant? DoneAt, string DoneBy, bool Ticked, bool Late);

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using CsCheck;
 using SetFirm.Core.Takeoff;
+using SetFirm.Core.Tasks;
 
 namespace SetFirm.Core.Tests.Takeoff;
 
@@ -18,7 +19,7 @@ public sealed class BuyingTests
     [Fact]
     public void What_is_bought_and_what_is_there_cover_what_is_used_and_no_pack_could_be_left_out() => Cases.Sample((good, used, shed) =>
     {
-        var lines = Buying.Lines([new Need(good, used * 0.25), new Need(good, used * 0.75)], new Dictionary<string, double> { [good.Id] = shed }, PriceBook.Typical);
+        var lines = Buying.Lines([new Need(good, used * 0.25, WorkTask.Pour), new Need(good, used * 0.75, WorkTask.Pour)], new Dictionary<string, double> { [good.Id] = shed }, PriceBook.Typical);
         if (used <= 1e-9)
         {
             return lines.IsEmpty;

@@ -41,7 +41,7 @@ public sealed class OpenedBagsTests
     public void What_is_measured_by_parts_opens_no_bag()
     {
         var parts = PartsRecipe.Of(new Parts(1, 2, 3), 20, Consistency.Plastic, Moisture.Damp, Samples.Containers(), [])!;
-        PourMeasured[] pours = [new(parts, First, 5, 0, []), new(parts, First.PlusDays(30), 7, 0, [])];
+        PourMeasured[] pours = [new(1, parts, First, 5, 0, []), new(2, parts, First.PlusDays(30), 7, 0, [])];
         OpenedBags.Settle(pours).ShouldBe(pours);
     }
 
@@ -74,5 +74,5 @@ public sealed class OpenedBagsTests
     private static int Settle(params PourMeasured[] pours) => OpenedBags.Settle(pours).Sum(p => p.Units);
 
     private static PourMeasured Pour(BagMix bag, int? day, int units) =>
-        new(BaggedRecipe.Of(bag, bag.MiddleWater, 0, Samples.Containers(), [])!, day is { } d ? First.PlusDays(d) : null, units, 0, []);
+        new(1, BaggedRecipe.Of(bag, bag.MiddleWater, 0, Samples.Containers(), [])!, day is { } d ? First.PlusDays(d) : null, units, 0, []);
 }

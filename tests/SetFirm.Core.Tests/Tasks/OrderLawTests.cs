@@ -181,6 +181,60 @@ public sealed class OrderLawTests
         Sum(WorkTask.Pour, TaskFigure.VolumeL).ShouldBe(plan.Pours.Sum(p => p.Sketch.Litres), 1e-6);
     }
 
+    /// <summary>What is bought is what the items of the order of work use up, no more and no less: those of every pour, and once those that are done once.</summary>
+    private static void IsBoughtByItsItems(JobDocument job, HourlyWeather weather)
+    {
+        var plan = Planner.Plan(job, weather);
+        var (used, once) = (new Dictionary<string, double>(), new HashSet<string>());
+        foreach (var pour in Planner.Pours(plan, weather))
+        {
+            foreach (var task in JobTasks.Of(plan with { Pour = pour }, Told.Nothing).Where(t => t.OfThisPour || once.Add(t.Key)))
+            {
+                foreach (var (good, amount) in task.Goods)
+                {
+                    used[good.Id] = used.GetValueOrDefault(good.Id) + amount;
+                }
+            }
+        }
+
+        var what = $"{string.Join(" and ", plan.Elements!.Value.Select(e => $"{e.Traits.Work} {e.Finish}"))}, {job.Mixing.Mixer.Kind}, {job.Cure.Method}, {plan.Pours.Length} pours";
+        used.Keys.Order().ShouldBe(plan.Buy!.Lines.Select(l => l.Good.Id).Order(), what);
+        foreach (var line in plan.Buy.Lines)
+        {
+            used[line.Good.Id].ShouldBe(line.Used, 1e-9 * Math.Max(1, line.Used), $"{line.Good.Id}: {what}");
+        }
+    }
+
+    [Theory]
+    [MemberData(nameof(Indexes))]
+    public void What_is_bought_is_the_sum_of_what_its_items_use_up(int index)
+    {
+        var coats = CoatCatalogue.All;
+        foreach (var (job, i) in Jobs(index).Select((j, i) => (j, i)))
+        {
+            var element = job.Elements[0];
+            var walled = element is OutlinedDocument outlined && i % 3 == 1 ? outlined with { Edges = [new EdgeDocument { Meets = Meets.Wall }] } : element;
+            var said = job with
+            {
+                Elements = [walled],
+                Build = job.Build with { Plastic = i % 2 == 0, Base = i % 5 == 0 ? "100 mm" : job.Build.Base },
+                Cure = job.Cure with { Coats = i % 4 == 1 ? [coats[i % coats.Length]] : [] },
+            };
+            // Where a wall stands across what is to be turned over, it cannot be.
+            IsBoughtByItsItems(Planner.Plan(said, Weathers[0]).Buy is null ? said with { Elements = [element] } : said, Weathers[0]);
+        }
+    }
+
+    [Theory]
+    [MemberData(nameof(Indexes))]
+    public void Of_two_things_poured_together_or_apart_too(int index)
+    {
+        var all = Kinds.All();
+        var (one, next) = (all[index] with { Id = "one" }, all[(index + 1) % all.Count] with { Id = "next" });
+        IsBoughtByItsItems(Kinds.Job(one, next), Weathers[0]);
+        IsBoughtByItsItems(Kinds.Job(next, Kinds.Slab(Kinds.Rectangle("9 m", "6 m")) with { Id = "panels" }, one), Weathers[1]);
+    }
+
     [Fact]
     public void A_kerb_that_is_rubbed_is_stripped_in_the_window_of_that_pass()
     {

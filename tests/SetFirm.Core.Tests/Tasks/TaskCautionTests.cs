@@ -73,7 +73,7 @@ public sealed class TaskCautionTests
         var hazards = new Hazards(Dug: true, Carries: true, Ground: true, Solvent: true, LiftKg: 40, Machine: true, Hot: true);
         var remarks = new Gate(Core.Quantities.UnitSystem.Metric);
         Cautions.Check(hazards, Places.Mix(0), remarks);
-        var told = Enum.GetValues<WorkTask>().SelectMany(t => Cautions.Of(t, hazards, null)).Select(n => n.GetType()).ToHashSet();
+        var told = Cautions.OfJob(hazards).SelectMany(n => n).Select(n => n.GetType()).ToHashSet();
         remarks.Findings.Select(f => f.Says.GetType()).Except(told).ShouldBeEmpty();
     }
 }

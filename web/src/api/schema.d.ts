@@ -1681,6 +1681,11 @@ export interface components {
          * @enum {unknown}
          */
         CounterCasting: "inPlace" | "faceDown";
+        /**
+         * @description What a counter is poured onto where it stays.
+         * @enum {unknown}
+         */
+        CounterDeck: "stays" | "comesOff";
         /** @enum {unknown} */
         Course: "base" | "topping" | "bed" | "slurry";
         CoverLook: {
@@ -2164,6 +2169,7 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            grind?: null | components["schemas"]["GrindDocument"];
             /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
             above?: null | string;
         };
@@ -2178,6 +2184,8 @@ export interface components {
             overhang?: string;
             /** @description It lies on supports and carries between them: a bench, a table. */
             spans?: boolean;
+            /** @description What it is poured onto, where it is poured in place. */
+            deck?: components["schemas"]["CounterDeck"];
             outline: components["schemas"]["OutlineDocument"];
             /** @description What the edges meet, from the first on; edges past the end of the list meet form boards. */
             edges: components["schemas"]["EdgeDocument"][];
@@ -2204,6 +2212,7 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            grind?: null | components["schemas"]["GrindDocument"];
             /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
             above?: null | string;
         };
@@ -2248,6 +2257,7 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            grind?: null | components["schemas"]["GrindDocument"];
             /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
             above?: null | string;
         };
@@ -2284,6 +2294,7 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            grind?: null | components["schemas"]["GrindDocument"];
             /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
             above?: null | string;
         };
@@ -2292,6 +2303,8 @@ export interface components {
             /** @enum {string} */
             kind: "overlay";
             probes: components["schemas"]["ProbeDocument"][];
+            /** @description A length: cracks in the old concrete, that are filled first; empty for none. */
+            cracks?: null | string;
             outline: components["schemas"]["OutlineDocument"];
             /** @description What the edges meet, from the first on; edges past the end of the list meet form boards. */
             edges: components["schemas"]["EdgeDocument"][];
@@ -2318,6 +2331,7 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            grind?: null | components["schemas"]["GrindDocument"];
             /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
             above?: null | string;
         };
@@ -2362,6 +2376,7 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            grind?: null | components["schemas"]["GrindDocument"];
             /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
             above?: null | string;
         };
@@ -2409,6 +2424,7 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            grind?: null | components["schemas"]["GrindDocument"];
             /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
             above?: null | string;
         };
@@ -2457,6 +2473,7 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            grind?: null | components["schemas"]["GrindDocument"];
             /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
             above?: null | string;
         };
@@ -2484,6 +2501,7 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            grind?: null | components["schemas"]["GrindDocument"];
             /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
             above?: null | string;
         };
@@ -2520,6 +2538,7 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            grind?: null | components["schemas"]["GrindDocument"];
             /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
             above?: null | string;
         };
@@ -2559,6 +2578,7 @@ export interface components {
             finish: components["schemas"]["Finish"];
             steel?: null | components["schemas"]["SteelDocument"];
             forms?: null | components["schemas"]["FormsDocument"];
+            grind?: null | components["schemas"]["GrindDocument"];
             /** @description A length: its finished top over the ground; null takes what is usual of its kind. */
             above?: null | string;
         };
@@ -2983,7 +3003,7 @@ export interface components {
          * @description Something to hold in the hand.
          * @enum {unknown}
          */
-        Gear: "barrow" | "broom" | "buckets" | "bullFloat" | "cartridgeGun" | "cloth" | "compactor" | "cutter" | "drill" | "dustMask" | "edger" | "handFloat" | "grinder" | "groover" | "hammer" | "hammerDrill" | "hoe" | "hose" | "jointSaw" | "kneeboards" | "knife" | "level" | "liftingStraps" | "mallet" | "marginTrowel" | "mixer" | "paddle" | "pressureWasher" | "pryBar" | "rake" | "rod" | "roller" | "sander" | "sandingBlock" | "saw" | "scales" | "scraper" | "shovel" | "sledgeHammer" | "sponge" | "sprayer" | "strikeBoard" | "stringLine" | "tape" | "tieTool" | "tinSnips" | "trestles" | "trowel" | "tub" | "wedges" | "wireBrush";
+        Gear: "barrow" | "broom" | "buckets" | "bullFloat" | "cartridgeGun" | "cloth" | "compactor" | "cutter" | "drill" | "dustMask" | "edger" | "handFloat" | "grinder" | "groover" | "hammer" | "hammerDrill" | "hoe" | "hose" | "jointSaw" | "kneeboards" | "knife" | "level" | "liftingStraps" | "mallet" | "marginTrowel" | "mixer" | "paddle" | "pressureWasher" | "pryBar" | "pullHook" | "rake" | "rod" | "roller" | "sander" | "sandingBlock" | "saw" | "scales" | "scraper" | "shovel" | "sledgeHammer" | "sponge" | "sprayer" | "strikeBoard" | "stringLine" | "tape" | "tieTool" | "tinSnips" | "trestles" | "trowel" | "tub" | "wedges" | "wireBrush";
         /** @description Where a thing to hold in the hand comes from. */
         GearDocument: {
             gear: components["schemas"]["Gear"];
@@ -3028,12 +3048,37 @@ export interface components {
          * @description What kind of thing; the browser has its words.
          * @enum {unknown}
          */
-        GoodKind: "bag" | "cement" | "sand" | "stone" | "ballast" | "additive" | "pigment" | "polymer" | "baseStone" | "pebbles" | "board" | "stake" | "splicePlate" | "formScrew" | "masonryNail" | "sheet" | "bendStrip" | "mouldScrew" | "seamSealant" | "deckBoard" | "releaseOil" | "releaseWax" | "bar" | "meshSheet" | "fibre" | "scrim" | "chair" | "tieWire" | "isolationStrip" | "bondBreaker" | "bondCoat" | "plastic" | "tape" | "burlap" | "curingCompound" | "cureAndSeal" | "sealer" | "coating" | "gloves" | "goggles" | "dustMask" | "truck";
+        GoodKind: "bag" | "cement" | "sand" | "stone" | "ballast" | "additive" | "pigment" | "polymer" | "baseStone" | "pebbles" | "board" | "stake" | "splicePlate" | "formScrew" | "masonryNail" | "sheet" | "bendStrip" | "mouldScrew" | "stripNail" | "laminateResin" | "laminateMat" | "seamSealant" | "deckBoard" | "deckPly" | "releaseOil" | "releaseWax" | "bar" | "meshSheet" | "fibre" | "scrim" | "chair" | "tieWire" | "isolationStrip" | "bondBreaker" | "crackFiller" | "bondCoat" | "plastic" | "tape" | "burlap" | "curingCompound" | "cureAndSeal" | "coating" | "gloves" | "goggles" | "dustMask" | "truck";
         /**
          * @description What it is counted in.
          * @enum {unknown}
          */
         GoodUnit: "piece" | "kg" | "l" | "m" | "m2" | "m3" | "min";
+        /** @description So much of a thing is used up. */
+        GoodUseReport: {
+            /** @description Its id, in the things to buy. */
+            good: string;
+            /** @description What it is counted in. */
+            unit: components["schemas"]["GoodUnit"];
+            /**
+             * Format: double
+             * @description In that unit.
+             */
+            amount: number;
+        };
+        /** @description How far a face is ground, and with what it is begun: people stop at the look that they want. */
+        GrindDocument: {
+            /**
+             * Format: int32
+             * @description First grit; null begins with the coarsest, down to the stone.
+             */
+            from?: null | number;
+            /**
+             * Format: int32
+             * @description Last grit; null goes to 200.
+             */
+            to?: null | number;
+        };
         GroupCost: {
             group: components["schemas"]["GoodGroup"];
             /** Format: double */
@@ -4732,6 +4777,11 @@ export interface components {
             /** @enum {string} */
             code: "withoutChloride";
         };
+        /**
+         * @description How a mesh comes to lie at its height.
+         * @enum {unknown}
+         */
+        MeshHeld: "onChairs" | "hookedUp";
         /** @description A mesh sheet as it lies, laps under its neighbours included. */
         MeshSheet: {
             /** Format: double */
@@ -7793,8 +7843,8 @@ export interface components {
         ShopLineReport: {
             /** @description As planned. */
             line: components["schemas"]["BuyLineReport"];
-            /** @description Tasks that use it, of whichever pour, in the order of work. */
-            for: components["schemas"]["WorkTask"][];
+            /** @description What uses it, of whichever pour, in the order of work: their amounts add up to what is used. */
+            for: components["schemas"]["UsedByReport"][];
             /** @description Where it stands. */
             state: components["schemas"]["ShopState"];
             /**
@@ -8103,6 +8153,8 @@ export interface components {
             bar?: null | string;
             /** @description A length between bars of a grid; empty takes the bar's own. */
             spacing?: string;
+            /** @description How a mesh comes to lie at its height. */
+            mesh?: components["schemas"]["MeshHeld"];
         };
         /**
          * @description Why a school does not fit.
@@ -8381,7 +8433,7 @@ export interface components {
          * @description A number of this job that belongs to a task; its unit ends its name, what has none is counted.
          * @enum {unknown}
          */
-        TaskFigure: "stringAboveMm" | "lowestCornerMm" | "digDepthMm" | "digL" | "baseMm" | "baseLifts" | "baseKg" | "boardsM" | "ties" | "capMm" | "diagonalM" | "stakes" | "screws" | "isolationM" | "sheets" | "moulds" | "seamM" | "cartridges" | "barsM" | "meshSheets" | "chairs" | "scrimM2" | "inspections" | "batches" | "bags" | "volumeL" | "mixingMin" | "holdBackL" | "pieces" | "pieceKg" | "wetDays" | "rewetMin" | "coats" | "backfillL" | "areaM2" | "passesMin" | "grindMin" | "coatM2" | "liftPeople" | "topKg" | "openMin" | "grooveMm";
+        TaskFigure: "stringAboveMm" | "lowestCornerMm" | "digDepthMm" | "digL" | "baseMm" | "baseLifts" | "baseKg" | "boardsM" | "ties" | "capMm" | "diagonalM" | "stakes" | "screws" | "isolationM" | "sheets" | "moulds" | "seamM" | "cartridges" | "barsM" | "meshSheets" | "chairs" | "scrimM2" | "inspections" | "batches" | "bags" | "volumeL" | "mixingMin" | "holdBackL" | "pieces" | "pieceKg" | "wetDays" | "rewetMin" | "coats" | "backfillL" | "areaM2" | "passesMin" | "grindMin" | "coatM2" | "liftPeople" | "topKg" | "openMin" | "grooveMm" | "cracksM" | "oldJointsM";
         /** @description A number of a task. */
         TaskNumber: {
             /** @description Which. */
@@ -8497,8 +8549,8 @@ export interface components {
             people: number;
             /** @description To have at hand. */
             gear: components["schemas"]["Gear"][];
-            /** @description Ids of what it uses up, of the things to buy. */
-            goods: string[];
+            /** @description What it uses up, of the things to buy. */
+            goods: components["schemas"]["GoodUseReport"][];
             meets: null | components["schemas"]["CommonMistake"];
             /** @description This job's own numbers. */
             figures: components["schemas"]["TaskNumber"][];
@@ -8679,6 +8731,20 @@ export interface components {
          * @enum {unknown}
          */
         UnreadReason: "empty" | "tooLong" | "notANumber" | "unknownUnit" | "negative" | "ambiguousComma" | "divisionByZero" | "termsOutOfOrder";
+        UsedByReport: {
+            /** @description That uses it up. */
+            task: components["schemas"]["WorkTask"];
+            /**
+             * Format: int32
+             * @description Index of the element; null where it is done once for the job.
+             */
+            element: null | number;
+            /**
+             * Format: double
+             * @description In the thing's unit, of all pours.
+             */
+            amount: number;
+        };
         /**
          * @description What the record says of a cause.
          * @enum {unknown}
@@ -9665,7 +9731,7 @@ export interface components {
          * @description A task, whatever kind of work it belongs to.
          * @enum {unknown}
          */
-        WorkTask: "readRules" | "findServices" | "clearAway" | "cleanOld" | "planCracks" | "checkSupport" | "setOut" | "dig" | "compactBase" | "levelBench" | "makeDeck" | "cutMould" | "bendStrips" | "setForms" | "spaceForms" | "capEnds" | "checkSquare" | "cutStakes" | "boxCutOuts" | "tapeScrews" | "backfillForms" | "setIsolation" | "maskNear" | "layPlastic" | "sealSeams" | "setSteel" | "oilForms" | "waxMould" | "buildRamp" | "lookOver" | "measureOut" | "dampen" | "bondCoat" | "pour" | "roughenBase" | "tapEdges" | "setAnchors" | "setPebbles" | "finishPasses" | "washFace" | "cleanTools" | "fenceOff" | "coverIt" | "keepWet" | "stripForms" | "rubFace" | "demould" | "patchHoles" | "softenCorners" | "grindFace" | "backfillSides" | "firstWalk" | "coat" | "setInPlace" | "firstLoad" | "firstWinter";
+        WorkTask: "readRules" | "findServices" | "clearAway" | "cleanOld" | "planCracks" | "checkSupport" | "setOut" | "dig" | "compactBase" | "levelBench" | "makeDeck" | "laySlipSheet" | "cutMould" | "bendStrips" | "setForms" | "spaceForms" | "capEnds" | "checkSquare" | "cutStakes" | "boxCutOuts" | "tapeScrews" | "backfillForms" | "setIsolation" | "maskNear" | "layPlastic" | "sealSeams" | "setSteel" | "oilForms" | "waxMould" | "buildRamp" | "lookOver" | "measureOut" | "dampen" | "bondCoat" | "pour" | "roughenBase" | "tapEdges" | "setAnchors" | "setPebbles" | "finishPasses" | "washFace" | "cleanTools" | "fenceOff" | "coverIt" | "keepWet" | "stripForms" | "rubFace" | "demould" | "patchHoles" | "softenCorners" | "grindFace" | "backfillSides" | "firstWalk" | "coat" | "setInPlace" | "firstLoad" | "firstWinter";
         YardPrice: {
             /** @description Of what money. */
             currency: string;

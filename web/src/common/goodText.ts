@@ -3,7 +3,7 @@ import { duration, number, type Formats } from '../format/format';
 import { buy as words } from '../words';
 
 /** An amount in the unit that a thing is counted in. */
-export function amountText(line: BuyLine, amount: number, format: Formats): string {
+export function amountText(line: Pick<BuyLine, 'unit'>, amount: number, format: Formats): string {
   switch (line.unit) {
     case 'kg':
       return format.mass(amount);

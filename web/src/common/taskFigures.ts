@@ -30,6 +30,8 @@ const shown: Partial<Record<Enum<'TaskFigure'>, (value: number, f: Formats) => s
   topKg: (v, f) => f.mass(v),
   openMin: (v) => duration(v),
   grooveMm: (v, f) => f.small(v),
+  cracksM: (v, f) => f.length(v),
+  oldJointsM: (v, f) => f.length(v),
 };
 
 /** What a number of a task says, in the units of the job; what has no unit is counted. */

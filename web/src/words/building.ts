@@ -90,6 +90,11 @@ export const counterCastings: Record<Enum<'CounterCasting'>, string> = both({
   faceDown: 'Cast face down',
 });
 
+export const counterDecks: Record<Enum<'CounterDeck'>, string> = both({
+  stays: 'That stays under it',
+  comesOff: 'That it comes off again',
+});
+
 export const openingUses: Record<Enum<'OpeningUse'>, string> = both({
   hole: 'Hole',
   post: 'Post',
@@ -156,6 +161,11 @@ export const schools: Record<Enum<'SteelSchool'>, string> = both({
   barGrid: 'Grid of bars',
   twoRows: 'Two rows of bars',
   scrim: 'Glass scrim',
+});
+
+export const meshHelds: Record<Enum<'MeshHeld'>, string> = both({
+  onChairs: 'On chairs',
+  hookedUp: 'Pulled up with a hook',
 });
 
 export const misfits: Record<Enum<'SteelMisfit'>, string> = both({
@@ -302,6 +312,7 @@ export const build = both({
   bar: 'Bar',
   barUsual: 'the usual',
   spacing: 'Bars apart',
+  meshHeld: 'Comes to its height',
   chairs: (n: number) => `${String(n)} chairs`,
   ties: (n: number) => `${String(n)} ties`,
   crossPieces: (n: number) => `${String(n)} cross pieces`,

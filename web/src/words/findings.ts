@@ -110,7 +110,7 @@ const findings: Sentences<Notice> = {
   cornerWithoutJoint: (f) =>
     `Corner ${number(f.corner)} points into the slab: without a joint a crack starts there.`,
   jointDeeperThanGroover: (f, fmt) =>
-    `A joint must be ${fmt.small(f.depthMm)} deep. A common hand groover cuts up to ${fmt.small(f.grooverMm)}: take a deep one, or saw.`,
+    `A joint must be ${fmt.small(f.depthMm)} deep. A common hand groover cuts up to ${fmt.small(f.grooverMm)}: take a deep one, saw it later, or press a strip in while it is soft.`,
   repeatJoints: () => 'Repeat every joint of the slab below it, in the same places.',
   noWayOut: () => 'Every edge is a wall: there is no edge to finish from, and no way out.',
   beyondReach: (f, fmt) =>

@@ -15,6 +15,9 @@ export const shop = both({
   each: (size: string) => `× ${size}`,
   take: 'Put in the car',
   forWork: (tasks: string) => (tasks === '' ? '' : `for: ${tasks}`),
+  /** What uses a thing: the task, of which piece of the job, and how much of it where there are several. */
+  usedBy: (task: string, element: string, amount: string) =>
+    [task, element && `(${element})`, amount].filter(Boolean).join(' '),
   none: 'Not to be had',
   noneOf: (what: string) => `${what}: not to be had here`,
   back: 'Take back',

@@ -33,6 +33,7 @@ export const tasks = both({
   },
   caution: 'Mind',
   goods: 'Uses up',
+  uses: (amount: string, good: string) => `${amount} ${good}`,
   turns: 'In turns',
   grit: (grit: string, edges: boolean, time: string) => `${edges ? 'edges' : 'face'} ${grit}: ${time}`,
   rubOnce: (n: string, when: string) => (n === '1' ? `first rub ${when}` : `again ${when}`),
@@ -85,8 +86,8 @@ export const workTasks: Record<Enum<'WorkTask'>, { title: string; sign: string }
   clearAway: { title: 'Take up what stands there', sign: 'nothing loose, no roots, no turf' },
   cleanOld: { title: 'Clean and degrease the old concrete', sign: 'water spreads on it and does not bead' },
   planCracks: {
-    title: 'Mark old cracks and joints',
-    sign: 'each is marked where the new joint will lie over it',
+    title: 'Fill cracks, mark old joints',
+    sign: 'cracks brushed out and filled flush; each joint is marked beside the edge, for the new one over it',
   },
   checkSupport: {
     title: 'Look at what carries it',
@@ -103,9 +104,13 @@ export const workTasks: Record<Enum<'WorkTask'>, { title: string; sign: string }
   },
   levelBench: { title: 'Level the bench', sign: 'level both ways, and it does not rock' },
   makeDeck: { title: 'Make the deck', sign: 'its joints lie over supports; it does not give' },
+  laySlipSheet: {
+    title: 'Lay the slip sheet',
+    sign: 'flat, lapped, taped at the rim: nothing holds the top to the deck',
+  },
   cutMould: {
     title: 'Cut and join the mould',
-    sign: 'the over-all size and the holes are measured, seen from the face',
+    sign: 'the over-all size and the holes are measured, seen from the face; every screw has its hole, drilled before',
   },
   bendStrips: {
     title: 'Bend the strips',
@@ -113,7 +118,7 @@ export const workTasks: Record<Enum<'WorkTask'>, { title: string; sign: string }
   },
   setForms: {
     title: 'Set the forms to the inside size',
-    sign: 'tops by the strings, in line, and they do not move by a kick',
+    sign: 'tops by the strings, in line, screws drilled for near the ends, and they do not move by a kick',
   },
   spaceForms: {
     title: 'Set spacers above the edger',
@@ -166,7 +171,10 @@ export const workTasks: Record<Enum<'WorkTask'>, { title: string; sign: string }
   backfillSides: { title: 'Fill the sides', sign: 'trodden firm, falling away from it' },
   firstWalk: { title: 'Walk on it', sign: 'a heel leaves nothing' },
   coat: { title: 'Seal or coat', sign: 'dry, and within the hours of the label' },
-  setInPlace: { title: 'Set it in place', sign: 'level, bedded all over, gear rated for twice its weight' },
+  setInPlace: {
+    title: 'Set it in place',
+    sign: 'level, bedded all over, gear rated for twice its weight; pins and bolts in drilled, blown-out holes',
+  },
   firstLoad: { title: 'Put loads on it', sign: 'strong enough by the plan' },
   firstWinter: { title: 'First frost', sign: 'no salt in the first winter' },
 });
@@ -214,6 +222,7 @@ export const gear: Record<Enum<'Gear'>, string> = both({
   paddle: 'mixing paddle',
   pressureWasher: 'pressure washer',
   pryBar: 'pry bar',
+  pullHook: 'hook to pull the mesh up with',
   rake: 'rake',
   rod: 'rod or flat bar',
   roller: 'roller',
@@ -282,6 +291,8 @@ export const taskFigures: Record<Enum<'TaskFigure'>, (v: string, one: boolean) =
   coatM2: (v) => `${v} with all coats`,
   liftPeople: (v, one) => (one ? 'one person lifts it' : `${v} people lift it`),
   topKg: (v) => `${v} on its support`,
+  cracksM: (v) => `${v} of cracks`,
+  oldJointsM: (v) => `${v} of old joints`,
 });
 
 /** Where people who do this well differ. */

@@ -51,6 +51,10 @@ public abstract record ElementDocument
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public FormsDocument? Forms { get; init; }
 
+    /// <summary>How it is ground, where it is; null takes the usual grits.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public GrindDocument? Grind { get; init; }
+
     /// <summary>A length: its finished top over the ground; null takes what is usual of its kind.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public string? Above { get; init; }
@@ -75,6 +79,9 @@ public abstract record ElementDocument
 
     /// <summary>The edge that the barrow leaves over; null takes the first that is free.</summary>
     internal virtual int? WayOutSaid => null;
+
+    /// <summary>Length of the cracks in what it lies on; null for none.</summary>
+    internal virtual Length? CracksBelow(ElementGate gate) => null;
 
     /// <summary>From how many moulds, where it is cast again and again.</summary>
     internal virtual MouldsDocument? MouldsSaid => null;

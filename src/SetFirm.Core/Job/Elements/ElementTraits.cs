@@ -42,6 +42,9 @@ public sealed record ElementTraits(bool OnGround, bool Flat, JointLayout Jointed
     /// <summary>It lies on supports and carries between them.</summary>
     public bool Spans { get; init; }
 
+    /// <summary>It comes off what it is poured onto.</summary>
+    public bool DeckComesOff { get; init; }
+
     /// <summary>Days that it stays in the mould where nothing is said.</summary>
     public double UsualStripDays { get; init; } = 2;
 

@@ -273,6 +273,16 @@ public enum CounterCasting
     FaceDown,
 }
 
+/// <summary>What a counter is poured onto where it stays.</summary>
+public enum CounterDeck
+{
+    /// <summary>Cement board, that it is bonded to.</summary>
+    Stays,
+
+    /// <summary>Ply under a slip sheet: the top comes off again.</summary>
+    ComesOff,
+}
+
 /// <summary>A counter, bench or bar top: a thin field with aprons on chosen edges.</summary>
 public sealed record CounterDocument : OutlinedDocument
 {
@@ -294,8 +304,13 @@ public sealed record CounterDocument : OutlinedDocument
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public bool Spans { get; init; }
 
+    /// <summary>What it is poured onto, where it is poured in place.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public CounterDeck Deck { get; init; }
+
     internal override ElementTraits Traits => new(OnGround: false, Flat: false, JointLayout.None, Load.Foot, SteelSection.Counter, MixUse.Counter)
     {
+        DeckComesOff = Casting == CounterCasting.InPlace && Deck == CounterDeck.ComesOff,
         Work = Casting == CounterCasting.FaceDown ? WorkKind.CounterFaceDown : WorkKind.CounterInPlace,
         Mould = Casting == CounterCasting.FaceDown ? MouldKind.FaceDown : MouldKind.InPlace,
         Lifted = Casting == CounterCasting.FaceDown,

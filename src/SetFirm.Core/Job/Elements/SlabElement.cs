@@ -112,6 +112,12 @@ public sealed record OverlayDocument : OutlinedDocument
 {
     public required IReadOnlyList<ProbeDocument> Probes { get; init; }
 
+    /// <summary>A length: cracks in the old concrete, that are filled first; empty for none.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public string? Cracks { get; init; }
+
+    internal override Length? CracksBelow(ElementGate gate) => gate.LengthOrNone(nameof(Cracks), Cracks, Limits.MostCracksMm);
+
     internal override IEnumerable<(string Name, IEnumerable<object?> Items)> Lists => [.. base.Lists, ("probes", Probes)];
 
     internal override ElementTraits Traits => new(OnGround: false, Flat: true, JointLayout.Repeated, Load.Foot, SteelSection.Thin, MixUse.Skim) { Work = WorkKind.Overlay, OnOldConcrete = true };

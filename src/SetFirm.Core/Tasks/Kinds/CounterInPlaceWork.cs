@@ -7,9 +7,9 @@ internal static class CounterInPlaceWork
 {
     public static ImmutableArray<WorkTask> Order { get; } =
     [
-        WorkTask.ReadRules, WorkTask.CheckSupport, WorkTask.MakeDeck, WorkTask.MaskNear, WorkTask.SetForms, WorkTask.BoxCutOuts, WorkTask.TapeScrews,
+        WorkTask.ReadRules, WorkTask.CheckSupport, WorkTask.MakeDeck, WorkTask.LaySlipSheet, WorkTask.MaskNear, WorkTask.SetForms, WorkTask.BoxCutOuts, WorkTask.TapeScrews,
         WorkTask.SealSeams, WorkTask.SetSteel, WorkTask.OilForms, WorkTask.LookOver, WorkTask.MeasureOut, WorkTask.Pour, WorkTask.TapEdges,
-        WorkTask.FinishPasses, WorkTask.CleanTools, WorkTask.CoverIt, WorkTask.KeepWet, WorkTask.StripForms, WorkTask.PatchHoles, WorkTask.SoftenCorners,
+        WorkTask.FinishPasses, WorkTask.CleanTools, WorkTask.CoverIt, WorkTask.KeepWet, WorkTask.StripForms, WorkTask.RubFace, WorkTask.PatchHoles, WorkTask.SoftenCorners,
         WorkTask.GrindFace, WorkTask.Coat, WorkTask.FirstLoad,
     ];
 }

@@ -8,7 +8,7 @@ internal static class OverlayWork
     public static ImmutableArray<WorkTask> Order { get; } =
     [
         WorkTask.ReadRules, WorkTask.CleanOld, WorkTask.PlanCracks, WorkTask.MaskNear, WorkTask.SetForms, WorkTask.CheckSquare, WorkTask.CutStakes,
-        WorkTask.TapeScrews, WorkTask.OilForms, WorkTask.LookOver, WorkTask.MeasureOut, WorkTask.Dampen, WorkTask.BondCoat, WorkTask.Pour, WorkTask.FinishPasses,
+        WorkTask.TapeScrews, WorkTask.SetIsolation, WorkTask.OilForms, WorkTask.LookOver, WorkTask.MeasureOut, WorkTask.Dampen, WorkTask.BondCoat, WorkTask.Pour, WorkTask.FinishPasses,
         WorkTask.CleanTools, WorkTask.FenceOff, WorkTask.CoverIt, WorkTask.KeepWet, WorkTask.StripForms, WorkTask.PatchHoles, WorkTask.FirstWalk,
         WorkTask.Coat, WorkTask.FirstLoad, WorkTask.FirstWinter,
     ];

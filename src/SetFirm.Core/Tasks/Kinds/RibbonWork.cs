@@ -7,7 +7,7 @@ internal static class RibbonWork
 {
     public static ImmutableArray<WorkTask> Order { get; } =
     [
-        WorkTask.LevelBench, WorkTask.BendStrips, WorkTask.SealSeams, WorkTask.TapeScrews, WorkTask.SetSteel, WorkTask.WaxMould, WorkTask.LookOver,
+        WorkTask.LevelBench, WorkTask.BendStrips, WorkTask.SealSeams, WorkTask.SetSteel, WorkTask.WaxMould, WorkTask.LookOver,
         WorkTask.MeasureOut, WorkTask.Pour, WorkTask.TapEdges, WorkTask.FinishPasses, WorkTask.CleanTools, WorkTask.CoverIt, WorkTask.KeepWet,
         WorkTask.Demould, WorkTask.PatchHoles, WorkTask.SoftenCorners, WorkTask.Coat, WorkTask.SetInPlace, WorkTask.FirstLoad, WorkTask.FirstWinter,
     ];

@@ -4,7 +4,7 @@ import { api, type ElementBuildReport, type Enum } from '../../api/client';
 import { boardName } from '../../common/boardName';
 import { Pick } from '../../common/Pick';
 import { Said } from '../../fields/Said';
-import { build as words, cornerSchemes, frosts, mouldSides, schools, soils } from '../../words';
+import { build as words, cornerSchemes, frosts, meshHelds, mouldSides, schools, soils } from '../../words';
 import { useDocument, useEditing, usePlanned } from '../../job/JobContext';
 import type { ElementPointer } from '../../job/pointer';
 import classes from './BuildStep.module.css';
@@ -189,6 +189,16 @@ function SteelFields({ path, element }: { path: ElementPointer; element: Element
             }}
             onPick={(v) => {
               set(`${path}/steel/bar`, v === '' ? null : v);
+            }}
+          />
+        )}
+        {steel.school === 'mesh' && (
+          <Pick
+            label={words.meshHeld}
+            value={said?.mesh ?? 'onChairs'}
+            of={meshHelds}
+            onPick={(v) => {
+              set(`${path}/steel/mesh`, v);
             }}
           />
         )}

@@ -3,7 +3,7 @@ import type { ElementOf } from '../../api/client';
 import { Amount } from '../../fields/Amount';
 import { Pick } from '../../common/Pick';
 import { Said } from '../../fields/Said';
-import { counterCastings, fields, footingForms, pieceUses } from '../../words';
+import { counterCastings, counterDecks, fields, footingForms, pieceUses } from '../../words';
 import { useEditing } from '../../job/JobContext';
 import type { ElementPointer } from '../../job/pointer';
 import type { KindProps } from './kindProps';
@@ -88,6 +88,16 @@ export function CounterFields({ element, path }: KindProps<'counter'>) {
             set(`${path}/casting`, v);
           }}
         />
+        {element.casting === 'inPlace' && (
+          <Pick
+            label={fields.deck}
+            value={element.deck ?? 'stays'}
+            of={counterDecks}
+            onPick={(v) => {
+              set(`${path}/deck`, v);
+            }}
+          />
+        )}
         <Said at={`${path}/thickness`} value={element.thickness} label={fields.fieldThickness} small />
         <Said
           at={`${path}/overhang`}

@@ -229,6 +229,24 @@ function CommonFields({
           set(`${path}/finish`, v);
         }}
       />
+      {element.finish === 'groundLater' && (
+        <>
+          <Amount
+            at={`${path}/grind/from`}
+            value={element.grind?.from}
+            label={fields.grindFrom}
+            optional
+            placeholder="60"
+          />
+          <Amount
+            at={`${path}/grind/to`}
+            value={element.grind?.to}
+            label={fields.grindTo}
+            optional
+            placeholder="200"
+          />
+        </>
+      )}
       <Pick
         label={fields.bed}
         value={element.bed}

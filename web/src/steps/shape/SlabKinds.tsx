@@ -73,6 +73,13 @@ export function OverlayFields({ element, path }: KindProps<'overlay'>) {
         >
           {fields.addProbe}
         </Button>
+        <Said
+          at={`${path}/cracks`}
+          value={element.cracks ?? ''}
+          label={fields.cracks}
+          small
+          ifEmpty={fields.noChamfer}
+        />
       </fieldset>
       <OutlinedFields element={element} path={path} falls />
     </>

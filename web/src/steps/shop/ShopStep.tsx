@@ -30,6 +30,7 @@ function Thing({ line, name }: { line: ShopLine; name: string }) {
   const device = useDevice();
   const pour = usePlanned().report.pour ?? '';
   const { good } = line.line;
+  const { elements } = useDocument();
   const last = linesOf(lines, good).at(-1);
   const bought = (amount: number) => {
     tell({ kind: 'goodBought', good, amount, pour }, { device });
@@ -50,7 +51,19 @@ function Thing({ line, name }: { line: ShopLine; name: string }) {
           {packsText({ ...line.line, packs: line.state === 'bought' ? line.line.packs : line.left }, format)}
         </b>{' '}
         {name}
-        <small>{words.forWork(line.for.map((t) => workTasks[t].title.toLowerCase()).join(', '))}</small>
+        <small>
+          {words.forWork(
+            line.for
+              .map((u) =>
+                words.usedBy(
+                  workTasks[u.task].title.toLowerCase(),
+                  u.element !== null && elements.length > 1 ? (elements[u.element]?.name ?? '') : '',
+                  line.for.length > 1 ? amountText(line.line, u.amount, format) : '',
+                ),
+              )
+              .join(', '),
+          )}
+        </small>
         <small>
           {line.state === 'notToBeHad' && words.notHad(line.toldBy)}
           {line.inCar > 0 && ` ${words.inCar(amountText(line.line, line.inCar, format), line.toldBy)}`}

@@ -5,6 +5,7 @@ import { calendarDay, duration, number, type Formats } from '../../format/format
 import { useEditing } from '../../job/JobContext';
 import { coatName, gear, goodById, mistakes, tasks as words, workTasks } from '../../words';
 import { findingText } from '../../words/told';
+import { amountText } from '../../common/goodText';
 import { figureText } from '../../common/taskFigures';
 import classes from './TasksStep.module.css';
 
@@ -113,7 +114,11 @@ export function TaskItem({ task: t, name, waits, onTick }: TaskItemProps) {
           {t.goods.length > 0 && (
             <>
               <dt>{words.goods}</dt>
-              <dd>{[...new Set(t.goods.map(goodById))].join(', ').toLowerCase()}</dd>
+              <dd>
+                {t.goods
+                  .map((g) => words.uses(amountText(g, g.amount, format), goodById(g.good).toLowerCase()))
+                  .join(', ')}
+              </dd>
             </>
           )}
         </dl>

@@ -15,40 +15,64 @@ namespace SetFirm.Core.Planning;
 /// <param name="Money">It costs this job.</param>
 public sealed record GearLine(Gear Gear, ImmutableArray<WorkTask> For, ImmutableArray<LocalDate> Days, GearSource From, double Price, double Money);
 
-/// <summary>The gear of a job, by its tasks.</summary>
+/// <summary>The gear of a job, by the tasks of all its pours.</summary>
 public static class GearPlan
 {
     /// <param name="plan">Of the job.</param>
-    public static ImmutableArray<GearLine> Of(JobPlan plan)
+    /// <param name="inFull">One of its pours, with its day and cure.</param>
+    internal static ImmutableArray<GearLine> Of(JobPlan plan, Func<PourLoad, PourPlan> inFull)
     {
-        ArgumentNullException.ThrowIfNull(plan);
-        var pours = plan.Pours.Select(p => p.Sketch.Date).OfType<LocalDate>().Distinct().Order().ToImmutableArray();
+        var days = plan.Said.Day.WorkDays;
         return
         [
-            .. JobTasks.Of(plan, Told.Nothing).SelectMany(t => t.Gear.Select(g => (Gear: g, Task: t))).GroupBy(g => g.Gear).OrderBy(g => g.Key).Select(group =>
+            .. Used(plan, inFull).GroupBy(u => u.Gear).OrderBy(g => g.Key).Select(group =>
             {
-                var days = group.SelectMany(g => DaysOf(g.Task, pours, plan.Pour?.Load.Sketch.Date, plan.Said.Day.WorkDays)).Distinct().Order().ToImmutableArray();
+                var on = group.SelectMany(u => DaysOf(u.Task, u.Pours, days)).Distinct().Order().ToImmutableArray();
                 var said = plan.Said.Buy.Gear.FirstOrDefault(g => g.Gear == group.Key);
                 var (from, price) = (said?.From ?? GearSource.Own, said?.Price ?? 0);
                 var times = from switch
                 {
                     GearSource.Own or GearSource.Borrow => 0,
                     // Where no day is known it is still wanted on one.
-                    GearSource.Hire => Math.Max(1, days.Length),
+                    GearSource.Hire => Math.Max(1, on.Length),
                     GearSource.Buy => 1,
                     _ => throw new System.Diagnostics.UnreachableException(),
                 };
-                return new GearLine(group.Key, [.. group.Select(g => g.Task.Task).Distinct()], days, from, price, price * times);
+                return new GearLine(group.Key, [.. group.Select(u => u.Task).OrderBy(t => t.Traits.Phase).Select(t => t.Task).Distinct()], on, from, price, price * times);
             }),
         ];
     }
 
-    // What is done for every pour wants it for every pour, as many days before as for this one; the rest on each day on which somebody works, as long as its task takes.
-    private static IEnumerable<LocalDate> DaysOf(JobTask task, ImmutableArray<LocalDate> pours, LocalDate? own, WorkDays days) => task switch
+    // Pours that have the same to do are told by the first of them: castings of a mould, panels of a slab. What is done once counts once.
+    private static IEnumerable<(Gear Gear, JobTask Task, ImmutableArray<LocalDate> Pours)> Used(JobPlan plan, Func<PourLoad, PourPlan> inFull)
     {
-        { Traits.Phase: TaskPhase.Stage, On: { } on } when own is { } date => pours.Select(p => p.PlusDays(Period.DaysBetween(date, on))),
-        { Traits.Phase: TaskPhase.Stage or TaskPhase.PourDay } => pours,
-        { On: { } on, Until: { } until } => Enumerable.Range(0, Period.DaysBetween(on, until) + 1).Select(on.PlusDays).Where(d => d == on || WorkCalendar.Holds(days, d)),
-        _ => [],
+        var once = new HashSet<string>();
+        var alike = plan.Pours.Length == 0
+            ? [(Tasks: JobTasks.Of(plan, Told.Nothing), Dates: ImmutableArray<LocalDate>.Empty)]
+            : plan.Pours.GroupBy(p => string.Join(',', p.Sketch.Parts.Select(t => (t.Element, t.Course)).Distinct()))
+                .Select(g => (Tasks: JobTasks.Of(plan with { Pour = inFull(g.First()) }, Told.Nothing), Dates: g.Select(p => p.Sketch.Date).OfType<LocalDate>().ToImmutableArray()));
+        return alike.SelectMany(a => a.Tasks.Where(t => t.OfThisPour || once.Add(t.Key)).SelectMany(t => t.Gear.Select(g => (g, t, t.OfThisPour ? a.Dates : []))));
+    }
+
+    // On each day on which somebody works, as long as its task takes; and so many days from every other pour as from the first.
+    private static IEnumerable<LocalDate> DaysOf(JobTask task, ImmutableArray<LocalDate> pours, WorkDays days)
+    {
+        if (task is not { On: { } on, Until: { } until })
+        {
+            return [];
+        }
+
+        var own = Enumerable.Range(0, Period.DaysBetween(on, until) + 1).Select(on.PlusDays).Where(d => d == on || WorkCalendar.Holds(days, d));
+        return pours is [var first, .. var later]
+            ? own.SelectMany(d => later.Select(p => Working(d.PlusDays(Period.DaysBetween(first, p)), task, days)).Prepend(d))
+            : own;
+    }
+
+    // What is made ready is so before; what follows waits for a day on which somebody works.
+    private static LocalDate Working(LocalDate date, JobTask task, WorkDays days) => task.Traits.Phase switch
+    {
+        TaskPhase.PourDay => date,
+        <= TaskPhase.Stage => WorkCalendar.Until(days, date),
+        _ => WorkCalendar.From(days, date),
     };
 }

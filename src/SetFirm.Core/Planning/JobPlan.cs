@@ -32,6 +32,12 @@ public sealed record JobPlan
     /// <summary>Made when somebody looks at them.</summary>
     internal Lazy<IReadOnlyList<Way>> Weighed { get; init; } = new([]);
 
+    /// <summary>What is held in the hand, for whichever pour.</summary>
+    public ImmutableArray<GearLine> Gear => Held.Value;
+
+    /// <summary>Made when somebody looks at it.</summary>
+    internal Lazy<ImmutableArray<GearLine>> Held { get; init; } = new([]);
+
     /// <summary>In the order in which they are poured; empty while the shape is not known.</summary>
     public required ImmutableArray<PourLoad> Pours { get; init; }
 

@@ -2,6 +2,7 @@ using System.Collections.Immutable;
 using System.Globalization;
 using System.Text.Json;
 using NodaTime;
+using SetFirm.Core.Curing;
 using SetFirm.Core.Events;
 using SetFirm.Core.Findings;
 using SetFirm.Core.Job;
@@ -84,7 +85,7 @@ public static class JobTasks
         var warned = new HashSet<Notice>();
         return [.. listed.Select((t, i) =>
         {
-            var waits = t.Traits.AfterAll ? [.. open.Where(n => n.Traits.Phase < t.Traits.Phase && (n.Element is null || parts[n.Of].IsHere)).Select(n => n.Key)] : WaitsFor(t, byTask);
+            var waits = t.Traits.AfterAll ? [.. open.Where(n => n.Traits.Phase < t.Traits.Phase && (n.Element is null || parts[n.Of].IsHere)).Select(n => n.Key)] : WaitsFor(t, byTask, parts);
             var line = done.GetValueOrDefault(t.Key);
             var early = asOf is { } now && t.From is { } opens && now < opens;
             var of = elements[t.Of];
@@ -175,32 +176,51 @@ public static class JobTasks
                     {
                         var element = found.Part.Element;
                         var (from, by) = TaskDates.Window(task, found.Part, plan.Pour, south);
-                        // Nothing that follows the pour comes before what it needs.
-                        from = phase < TaskPhase.After
-                            ? from
-                            : tasks.Where(t => traits.Needs.Contains(t.Task) && (traits.Once || t.Element is null || t.Element == element.Index)).Select(t => t.From).Append(from).Max();
-                        // What hardens does not wait for the morning; what may wait is done when somebody works.
-                        var at = from is { } opens && by is null && phase >= TaskPhase.After && plan.Curing is { } said ? said.Works.Next(opens) : from;
                         // A piece that one person carries wants no second.
                         var wanted = (int)known.Where(n => n.Figure == TaskFigure.LiftPeople).Select(n => n.Value).FirstOrDefault(traits.People);
                         tasks.Add(new Entry(
-                            task, tasks.Count, element.Index, traits.Once ? null : element.Index, traits.Once ? "" : NameOf(element), known, from, at, by, wanted, Math.Min(hands, wanted), phase >= TaskPhase.Stage || (traits.EachCasting && found.Part.IsSeries)));
+                            task, tasks.Count, element.Index, traits.Once ? null : element.Index, traits.Once ? "" : NameOf(element), known, from, from, by, wanted, Math.Min(hands, wanted), phase >= TaskPhase.Stage || (traits.EachCasting && found.Part.IsSeries)));
                     }
                 }
             }
         }
 
+        Follow(tasks, parts, plan.Curing?.Works);
         return tasks;
     }
 
-    private static ImmutableArray<string> WaitsFor(Entry task, ILookup<WorkTask, Entry> open)
+    // Nothing that follows the pour comes before what it needs; the catalogue has each after what it needs.
+    private static void Follow(List<Entry> tasks, ImmutableArray<WorkPart> parts, WakingHours? works)
+    {
+        foreach (var task in tasks.Where(t => t.Traits.Phase == TaskPhase.After).OrderBy(t => t.Task).ToArray())
+        {
+            var from = task.From;
+            foreach (var need in tasks)
+            {
+                if (need.From > (from ?? Instant.MinValue) && task.Traits.Needs.Contains(need.Task) && GoesBefore(need, task, parts))
+                {
+                    from = need.From;
+                }
+            }
+
+            // What hardens does not wait for the morning; what may wait is done when somebody works.
+            tasks[task.Place] = task with { From = from, At = from is { } opens && task.By is null && works is not null ? works.Next(opens) : from };
+        }
+    }
+
+    // Of the same thing; what is done once goes before what is made of it, and not before what is never coated or backfilled.
+    private static bool GoesBefore(Entry need, Entry task, ImmutableArray<WorkPart> parts) => need.Element is { } element
+        ? task.Element is null || task.Element == element
+        : task.Element is null || WorkOrders.Of(parts[task.Of].Element.Traits.Work).Contains(need.Task);
+
+    private static ImmutableArray<string> WaitsFor(Entry task, ILookup<WorkTask, Entry> open, ImmutableArray<WorkPart> parts)
     {
         var first = new List<Entry>();
         foreach (var need in task.Traits.Needs)
         {
             foreach (var entry in open[need])
             {
-                if (entry.Element is null || task.Element is null || entry.Element == task.Element)
+                if (GoesBefore(entry, task, parts))
                 {
                     first.Add(entry);
                 }
@@ -223,7 +243,7 @@ public static class JobTasks
         var done = new Dictionary<string, JobEvent>();
         foreach (var task in listed)
         {
-            if (((task.OfThisPour ? own : all).GetValueOrDefault(task.Key) ?? here.Lines.FirstOrDefault(l => Tells(l, task.Task))) is { } line)
+            if ((Ticked(task.OfThisPour ? own : all, task) ?? here.Lines.FirstOrDefault(l => Tells(l, task.Task))) is { } line)
             {
                 done.Add(task.Key, line);
             }
@@ -232,10 +252,13 @@ public static class JobTasks
         return done;
     }
 
+    // One that names no element is of all of them.
+    private static JobEvent.TaskDone? Ticked(Dictionary<string, JobEvent.TaskDone> ticks, Entry task) => ticks.GetValueOrDefault(task.Key) ?? ticks.GetValueOrDefault(Names[task.Task]);
+
     // The first tick of each counts.
-    private static Dictionary<string, JobEvent> Ticks(Told told)
+    private static Dictionary<string, JobEvent.TaskDone> Ticks(Told told)
     {
-        var ticks = new Dictionary<string, JobEvent>();
+        var ticks = new Dictionary<string, JobEvent.TaskDone>();
         foreach (var line in told.Lines.OfType<JobEvent.TaskDone>())
         {
             ticks.TryAdd(line.Task, line);

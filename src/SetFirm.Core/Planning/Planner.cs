@@ -117,17 +117,19 @@ public static class Planner
             Findings = [],
             Explanations = [],
         };
+        Lazy<ImmutableArray<GearLine>> held = new(() => GearPlan.Of(plan, p => p == full?.Load ? full : InFull(p, elements!.Value, cure, weather, told, asOf, new Gate(job.Units, budget))));
         BuyPlan? buy = null;
         if (elements is { } bought && recipe is not null && terms is not null && wanted is not null)
         {
             // What is hired is hired for the days of the tasks that want it.
-            var gear = job.Buy.Gear.Any(g => g.Price > 0) ? GearPlan.Of(plan).Sum(g => g.Money) : 0;
+            var gear = job.Buy.Gear.Any(g => g.Price > 0) ? held.Value.Sum(g => g.Money) : 0;
             buy = BuyAdvice.Plan(Bought(job, bought, build, pours, cure), terms with { GearMoney = gear }, wanted, recipe.Recipe, gate);
         }
 
         return plan with
         {
             Buy = buy,
+            Held = held,
             Readings = gate.Readings,
             Findings = [.. gate.Findings.OrderByDescending(f => f.Severity)],
             Explanations = gate.Explanations,

@@ -146,7 +146,7 @@ internal static class TaskDates
             if (lead > 0)
             {
                 // Begun so early that the answer is there; what is done meanwhile is not held up by it.
-                on[i] = Last(day.PlusDays(-lead), days) is var asked ? (asked, asked) : null;
+                on[i] = WorkCalendar.Until(days, day.PlusDays(-lead)) is var asked ? (asked, asked) : null;
                 continue;
             }
 
@@ -177,15 +177,5 @@ internal static class TaskDates
     /// <param name="OfThisPour">It is done anew for every pour.</param>
     internal readonly record struct Dated(WorkTask Task, double? Minutes, Instant? At, Instant? By, bool OfThisPour);
 
-    private static LocalDate Before(LocalDate date, WorkDays days) => Last(date.PlusDays(-1), days);
-
-    private static LocalDate Last(LocalDate date, WorkDays days)
-    {
-        while (!WorkCalendar.Holds(days, date))
-        {
-            date = date.PlusDays(-1);
-        }
-
-        return date;
-    }
+    private static LocalDate Before(LocalDate date, WorkDays days) => WorkCalendar.Until(days, date.PlusDays(-1));
 }

@@ -387,9 +387,21 @@ internal sealed class DayAdvice(DayPlan plan, PourTask task, HourlyWeather weath
 
     private void WorkingHours()
     {
-        if (task.Works is var (from, until) && (task.Start < from || task.Start > until))
+        if (task.Works is not var (from, until))
+        {
+            return;
+        }
+
+        if (task.Start < from || task.Start > until)
         {
             remarks.Note(at.Start, new Notice.OutsideWorkingHours(HoursFrom: Hours(from), HoursUntil: Hours(until)));
+            return;
+        }
+
+        LocalTime Begins(PassTask made) => (plan.Start + Duration.FromHours(Math.Min(made.BeginsH, DaySimulation.Sight.TotalHours))).InZone(task.Zone).TimeOfDay;
+        if (plan.Tasks.Where(t => Begins(t) is var time && (time < from || time > until)).OrderBy(t => t.BeginsH).Take(1).ToArray() is [var late])
+        {
+            remarks.Note(at.Start, new Notice.PassAfterHours(Made(late), Hours(Begins(late)), Hours(from), Hours(until)));
         }
     }
 

@@ -42,6 +42,9 @@ public abstract partial record Notice
     /// <summary>Nobody begins at this hour.</summary>
     public sealed record OutsideWorkingHours(double HoursFrom, double HoursUntil) : Notice;
 
+    /// <summary>The concrete asks for a pass when nobody begins any more.</summary>
+    public sealed record PassAfterHours(Pass Pass, double BeginsH, double HoursFrom, double HoursUntil) : Notice;
+
     public sealed record AfterDark(Pass Pass) : Notice;
 
     public sealed record RapidSetsAsPlaced : Notice;

@@ -242,7 +242,7 @@ public static class TaskCatalogue
         [WorkTask.FirstWalk] = new(TaskPhase.After, 1, true, [WorkTask.Pour], []),
         [WorkTask.Coat] = new(TaskPhase.After, 1, true, [WorkTask.KeepWet, WorkTask.PatchHoles, WorkTask.GrindFace], [Tasks.Gear.Roller], CommonMistake.SealingTooSoon),
         [WorkTask.SetInPlace] = new(TaskPhase.After, 2, false, [WorkTask.Demould, WorkTask.PatchHoles, WorkTask.SoftenCorners, WorkTask.GrindFace, WorkTask.Coat], [Tasks.Gear.LiftingStraps, Tasks.Gear.Level]),
-        [WorkTask.FirstLoad] = new(TaskPhase.After, 1, true, [WorkTask.Pour, WorkTask.StripForms, WorkTask.Demould, WorkTask.PatchHoles, WorkTask.SoftenCorners, WorkTask.GrindFace, WorkTask.FirstWalk, WorkTask.SetInPlace], []),
+        [WorkTask.FirstLoad] = new(TaskPhase.After, 1, false, [WorkTask.Pour, WorkTask.StripForms, WorkTask.Demould, WorkTask.PatchHoles, WorkTask.SoftenCorners, WorkTask.GrindFace, WorkTask.FirstWalk, WorkTask.SetInPlace], []),
         [WorkTask.FirstWinter] = new(TaskPhase.After, 1, true, [WorkTask.Pour], []),
     });
 

@@ -13,7 +13,7 @@ public static class ShopTelling
     {
         ArgumentNullException.ThrowIfNull(plan);
         var lines = ShopList.Of(plan, Told.Of(log ?? []));
-        var gear = GearPlan.Of(plan);
+        var gear = plan.Gear;
         return new ShopReport(
             [.. lines.Select(l => Line(l, plan))],
             lines.Count(l => l.State != ShopState.Bought),

@@ -155,6 +155,20 @@ public sealed class ConflictTests
         Plans.Of(job, Mild).Findings.Single(f => f.Says is Notice.OutsideWorkingHours).Severity.ShouldBe(Severity.Note);
     }
 
+    [Fact]
+    public void What_the_concrete_asks_for_when_nobody_begins_any_more_is_said_with_its_hour()
+    {
+        var job = Samples.Terrace() with { Day = Samples.Terrace().Day with { Start = "11:00" } };
+        var report = Plans.Of(job, Samples.Steady(8));
+        var says = report.Findings.Select(f => f.Says).OfType<Notice.PassAfterHours>().Single();
+        (says.HoursFrom, says.HoursUntil).ShouldBe((6, 18));
+        var zone = NodaTime.DateTimeZoneProviders.Tzdb[job.TimeZone];
+        var begun = report.Day!.Zones.SelectMany(z => z.Passes).Where(p => p.Begins is not null).Select(p => (p.Pass, Hour: p.Begins!.Value.InZone(zone).TimeOfDay.TickOfDay / (double)NodaTime.NodaConstants.TicksPerHour)).Where(p => p.Hour > 18).MinBy(p => p.Hour);
+        says.Pass.ShouldBe(begun.Pass);
+        says.BeginsH.ShouldBe(begun.Hour, 1.0 / 60);
+        Plans.Of(job with { Day = job.Day with { WorkUntil = "23:30" } }, Samples.Steady(8)).Findings.ShouldNotContain(f => f.Says is Notice.PassAfterHours);
+    }
+
     private static JobDocument Big(int hands, string drum, Finish finish = Finish.Broom, string along = "9 m", string thickness = "100 mm")
     {
         var job = Samples.Terrace().WithSlab(s => s with

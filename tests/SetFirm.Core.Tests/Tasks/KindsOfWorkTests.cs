@@ -173,13 +173,13 @@ public sealed class KindsOfWorkTests
     {
         var plan = Plan(Kinds.Slab(Kinds.Rectangle("4 m", "3 m")));
         var tasks = JobTasks.Of(plan, Told.Nothing);
-        foreach (var gear in GearPlan.Of(plan))
+        foreach (var gear in plan.Gear)
         {
             var wanted = tasks.Where(t => t.Gear.Contains(gear.Gear)).ToArray();
             wanted.ShouldNotBeEmpty($"{gear.Gear} is for no task");
             gear.Days.ShouldAllBe(d => wanted.Any(t => t.On <= d), $"{gear.Gear}");
         }
 
-        GearPlan.Of(plan).Single(g => g.Gear == Gear.StrikeBoard).Days.ShouldContain(plan.Pour!.Load.Task!.Date);
+        plan.Gear.Single(g => g.Gear == Gear.StrikeBoard).Days.ShouldContain(plan.Pour!.Load.Task!.Date);
     }
 }

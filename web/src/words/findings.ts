@@ -248,6 +248,8 @@ const findings: Sentences<Notice> = {
     `The truck stands here for ${duration(f.siteMin)}; ${duration(f.paidMin)} are in its price, the rest is charged.`,
   outsideWorkingHours: (f) =>
     `Nobody begins at this hour: you said from ${clock(f.hoursFrom)} until ${clock(f.hoursUntil)}.`,
+  passAfterHours: (f) =>
+    `${passes[f.pass]} comes at ${clock(f.beginsH)}, and you said that work begins from ${clock(f.hoursFrom)} until ${clock(f.hoursUntil)}: concrete does not wait. Start earlier, or keep the evening free.`,
   numberMissing: () => 'A number is wanted here.',
   lowAboveHigh: (f, fmt) => `The low, ${fmt.celsius(f.lowC)}, is above the high, ${fmt.celsius(f.highC)}.`,
   dayTypedTwice: () => 'This day stands above already.',

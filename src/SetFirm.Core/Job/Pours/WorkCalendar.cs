@@ -31,6 +31,17 @@ internal static class WorkCalendar
         return date;
     }
 
+    /// <summary>The last working day up to one.</summary>
+    public static LocalDate Until(WorkDays days, LocalDate date)
+    {
+        while (!Holds(days, date))
+        {
+            date = date.PlusDays(-1);
+        }
+
+        return date;
+    }
+
     /// <summary>When one begins, where the job says a time.</summary>
     public static LocalTime Start(WorkDays days, LocalTime said) => days == WorkDays.Evenings && said < AfterWork ? AfterWork : said;
 }

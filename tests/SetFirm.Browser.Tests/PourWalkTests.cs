@@ -49,6 +49,22 @@ public sealed class PourWalkTests(Site site, Browser browser) : IClassFixture<Si
     }
 
     [Fact]
+    public async Task The_order_of_work_tells_castings_in_a_line_that_opens_on_what_is_done_each_time()
+    {
+        var id = await AddAsync("In series", Stones);
+        Open(id, "tasks");
+        var line = browser.Find(By.CssSelector("[data-testid=of-pour]"));
+        browser.Until(() => line.Text.Contains("casting 1 of 3", StringComparison.Ordinal));
+        line.FindElement(By.CssSelector("summary")).Click();
+        line.Text.ShouldContain("Each time: wax the mould");
+        line.Text.ShouldNotContain("level the bench", Case.Insensitive);
+        Pour("casting 2").Click();
+        browser.Until(() => browser.Find(By.CssSelector("[data-testid=of-pour] summary")).Text.Contains("casting 2 of 3", StringComparison.Ordinal));
+        browser.AxeFaults().ShouldBeEmpty("a series");
+        browser.Complaints.ShouldBeEmpty();
+    }
+
+    [Fact]
     public async Task A_day_that_is_given_to_a_later_pour_is_its_own_and_one_that_is_too_soon_offers_the_first_that_will_do()
     {
         var id = await AddAsync("Moved", Stones);

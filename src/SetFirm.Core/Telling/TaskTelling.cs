@@ -25,7 +25,7 @@ public static class TaskTelling
             [.. Series(plan)],
             [.. tasks.Select(t => new TaskReport(
                 t.Key, t.Task, t.Traits.Phase, t.Element, t.People, t.Gear, [.. t.Goods.Select(g => new GoodUseReport(g.Good.Id, g.Good.Unit, g.Amount))],
-                t.Traits.Meets, t.Numbers, t.Minutes, t.Parts, t.Cautions, Local(t.On), t.From, t.At, t.By, t.State, t.WaitsFor, t.Told?.At, t.Told?.Device ?? "", t.Ticked, t.Late))]);
+                t.Traits.Meets, t.Numbers, t.Minutes, t.Parts, t.Cautions, Local(t.On), t.From, t.At, t.By, t.State, t.WaitsFor, t.Told?.At, t.Told?.Device ?? "", t.Ticked, t.OfThisPour, t.Late))]);
     }
 
     private static IEnumerable<CastingOf> Series(JobPlan plan)

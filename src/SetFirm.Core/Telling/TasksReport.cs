@@ -50,7 +50,8 @@ public sealed record GoodUseReport(string Good, GoodUnit Unit, double Amount);
 /// <param name="DoneAt">When it was done; null while it is not.</param>
 /// <param name="DoneBy">Who told of it.</param>
 /// <param name="Ticked">It was ticked here, and can be taken back here; false also where the board or the cure was told of it.</param>
+/// <param name="EachPour">It is done anew for every pour; else once for the job.</param>
 /// <param name="Late">It should have been begun on a day that is gone.</param>
 public sealed record TaskReport(
     string Key, WorkTask Task, TaskPhase Phase, int? Element, int People, IReadOnlyList<Gear> Gear, IReadOnlyList<GoodUseReport> Goods, CommonMistake? Meets, IReadOnlyList<TaskNumber> Figures, double? Minutes, IReadOnlyList<TaskPart> Parts,
-    IReadOnlyList<Notice> Cautions, string? On, Instant? From, Instant? At, Instant? By, TaskState State, IReadOnlyList<string> WaitsFor, Instant? DoneAt, string DoneBy, bool Ticked, bool Late);
+    IReadOnlyList<Notice> Cautions, string? On, Instant? From, Instant? At, Instant? By, TaskState State, IReadOnlyList<string> WaitsFor, Instant? DoneAt, string DoneBy, bool Ticked, bool EachPour, bool Late);

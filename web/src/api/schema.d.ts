@@ -8589,6 +8589,8 @@ export interface components {
             doneBy: string;
             /** @description It was ticked here, and can be taken back here; false also where the board or the cure was told of it. */
             ticked: boolean;
+            /** @description It is done anew for every pour; else once for the job. */
+            eachPour: boolean;
             /** @description It should have been begun on a day that is gone. */
             late: boolean;
         };

@@ -9,6 +9,8 @@ export const tasks = both({
   past: (on: string) => `Some of it should have begun before today: as it stands the earliest pour is ${on}.`,
   series: (what: string, n: string, of: string, every: string, last: string) =>
     `${what}: casting ${n} of ${of}${every ? `, one every ${every}` : ''}${last ? `, the last on ${last}` : ''}.`,
+  ofPour: (n: string, of: string) => `Told of pour ${n} of ${of}.`,
+  eachTime: (what: string) => `Each time: ${what}.`,
   everyDays: (n: string, one: boolean) => (one ? 'day' : `${n} days`),
   moveThere: (on: string) => `Move the pour to ${on}`,
   late: 'should have begun',

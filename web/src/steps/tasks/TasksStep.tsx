@@ -1,7 +1,7 @@
 import { Button, Checkbox, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'wouter';
-import type { Enum, TaskReport } from '../../api/client';
+import type { Enum, TaskReport, TasksReport } from '../../api/client';
 import { calendarDay, duration, number } from '../../format/format';
 import { useDiaryOf, useDocument, usePlanned } from '../../job/JobContext';
 import { app, paper, taskPhases, tasks as words, workTasks } from '../../words';
@@ -9,6 +9,7 @@ import { Faults } from './Faults';
 import { Practices } from './Practices';
 import { TaskItem } from './TaskItem';
 import classes from './TasksStep.module.css';
+import { PourStrip } from '../../fields/PourStrip';
 import { useDevice } from '../../job/useDevice';
 import { useFollow } from '../../job/useFollow';
 import { usePour } from '../../job/usePour';
@@ -17,6 +18,33 @@ import { useTasks } from '../../job/useTasks';
 function onDay(date: string): string {
   const { weekday, day } = calendarDay(date);
   return `${weekday} ${day}`;
+}
+
+/** Which of several pours is told of, in a line that opens: what is done for each of them, and all of them to choose from. */
+function OfPour({ report }: { report: TasksReport }) {
+  const { elements } = useDocument();
+  const { several, pour, all } = usePour();
+  if (!several || pour === null) return null;
+  const series = report.series.map((c) =>
+    words.series(
+      elements[c.element]?.name ?? '',
+      number(c.casting),
+      number(c.of),
+      c.everyDays === null ? '' : words.everyDays(number(c.everyDays), c.everyDays === 1),
+      c.last === null ? '' : onDay(c.last),
+    ),
+  );
+  const work = report.tasks.filter((t) => t.eachPour && t.minutes !== null);
+  const each = [...new Set(work.map((t) => workTasks[t.task].title.toLowerCase()))];
+  return (
+    <details className={classes.ofPour} data-testid="of-pour">
+      <summary>
+        {series.length > 0 ? series.join(' ') : words.ofPour(number(pour.number), number(all.length))}
+      </summary>
+      <p>{words.eachTime(each.join(', '))}</p>
+      <PourStrip />
+    </details>
+  );
 }
 
 /** What to do, in which order, with this job's numbers: a thread through all steps. */
@@ -59,23 +87,13 @@ export function TasksStep() {
                 ? words.blocked
                 : words.sentence(number(done), number(all.length), next ? named(next) : '')}{' '}
             {earliest && <span className={classes.before}>{words.past(onDay(earliest))}</span>}{' '}
-            {report?.series.map((c) => (
-              <span key={c.element} className={classes.before}>
-                {words.series(
-                  document.elements[c.element]?.name ?? '',
-                  number(c.casting),
-                  number(c.of),
-                  c.everyDays === null ? '' : words.everyDays(number(c.everyDays), c.everyDays === 1),
-                  c.last === null ? '' : onDay(c.last),
-                )}{' '}
-              </span>
-            ))}
             {begin && report && done === 0 && earliest === null && (
               <span className={classes.before}>
                 {words.before(duration(report.beforeMinutes), onDay(begin))}
               </span>
             )}
           </p>
+          {report && <OfPour report={report} />}
         </div>
         <div className={classes.tools} data-off-paper>
           {earliest !== null && (

@@ -10,6 +10,7 @@ public readonly record struct Diagonal(int From, int To, double LengthM);
 /// <remarks>
 /// Plane geometry: with all sides taped, the distances from one corner to the others fix every triangle.
 /// A four-sided outline gets both of its diagonals, equal when it is square.
+/// What is round has no corners to tape between: it is struck from its middle.
 /// </remarks>
 public static class Squareness
 {
@@ -25,6 +26,7 @@ public static class Squareness
         return n switch
         {
             3 => [],
+            _ when Enumerable.Range(0, n).All(outline.IsArc) => [],
             4 => [Between(0, 2), Between(1, 3)],
             _ => [.. Enumerable.Range(2, n - 3).Take(Most).Select(i => Between(0, i))],
         };

@@ -163,13 +163,16 @@ public static class BuyAdvice
             .. Cast(built, Goods.Scrim, steel.ScrimM2, WorkTask.SetSteel),
             .. Cast(built, Goods.Chair, steel.Layout.Chairs, WorkTask.SetSteel),
             .. Cast(built, Goods.TieWire, steel.Layout.Ties, WorkTask.SetSteel),
-            .. Each(built, pours.Mixed, Goods.Fibre, steel.Fibre.Kilograms, WorkTask.MeasureOut),
+            .. Each(built, pours.Mixed, Goods.Fibre, steel.Fibre.Kilograms, WorkTask.MeasureOut).Select(n => IntoTruck(job, n.Pour) ? n with { For = WorkTask.Pour } : n),
             .. Each(built, pours.Bonded, Goods.BondCoat, built.FaceM2 / Goods.BondCoversM2, WorkTask.BondCoat),
             .. Each(built, pours.Bedded, Goods.Pebbles, built.PebbleKg, WorkTask.SetPebbles),
             .. Cover(job.Method, built.OpenM2).SelectMany(c => Each(built, c.Again ? pours.Covered : finished, c.Good, c.Amount, WorkTask.CoverIt)),
             .. built.Coats.SelectMany(c => Each(built, finished, Goods.Coating(c.Id), built.OpenM2 * c.LPerM2, WorkTask.Coat)),
         ];
     }
+
+    // Nothing is measured out for a truck: fibre is thrown in as it comes.
+    private static bool IntoTruck(BuyJob job, int? pour) => job.Pours.Any(p => p.Number == pour && p.Recipe is ReadyRecipe);
 
     private static IEnumerable<(Good Good, double Amount, WorkTask For)> Forms(FormsPlan plan, BuyElement built)
     {

@@ -169,6 +169,13 @@ public sealed class KindsOfWorkTests
     }
 
     [Fact]
+    public void Diagonals_prove_what_has_corners_and_no_circle()
+    {
+        The(Plan(Kinds.Slab(Kinds.Rectangle("4 m", "3 m"))), WorkTask.CheckSquare)!.Numbers.ShouldContain(new TaskNumber(TaskFigure.DiagonalM, 5));
+        The(Plan(Kinds.Slab(new PresetOutlineDocument { Shape = PresetShape.Circle, Along = "3 m" })), WorkTask.CheckSquare).ShouldBeNull();
+    }
+
+    [Fact]
     public void What_is_hired_for_a_day_is_hired_for_the_day_of_its_task()
     {
         var plan = Plan(Kinds.Slab(Kinds.Rectangle("4 m", "3 m")));

@@ -53,7 +53,12 @@ public sealed class OrderLawTests
             var (kind, size) = Mixers[i % Mixers.Length];
             yield return job with
             {
-                Mix = i % 4 == 3 ? job.Mix : ((BaggedMixDocument)job.Mix) with { Bag = Bags[i % Bags.Length] },
+                Mix = (i % 8) switch
+                {
+                    3 => Samples.OneTwoThree() with { Id = job.Mix.Id },
+                    7 => Samples.Ready() with { Id = job.Mix.Id },
+                    _ => ((BaggedMixDocument)job.Mix) with { Bag = Bags[i % Bags.Length] },
+                },
                 Mixing = job.Mixing with { Hands = 1 + (i % 3), Mixer = job.Mixing.Mixer with { Kind = kind, Size = size } },
                 Cure = job.Cure with { Method = methods[i % methods.Length] },
                 Day = job.Day with { WorkDays = (WorkDays)(i % 4) },
@@ -457,6 +462,11 @@ public sealed class OrderLawTests
             Says(name, "order of work", The(WorkTask.Coat)?.Parts.OfType<TaskPart.CoatOn>().Single(c => (c.Product, c.Number) == (coat.Name, coat.Number)).At);
         }
 
+        // Minutes of mixing too, in the pours, in Load, on the day and in the order of work.
+        var mixing = (day.MixingEnds - day.Start).TotalMinutes;
+        report.Pours[pour.Load.Number - 1].MixingMin!.Value.ShouldBe(mixing, 1e-6, what);
+        report.Load!.MixingMin.ShouldBe(mixing, 1e-6, what);
+        The(WorkTask.Pour)!.Figures.Single(n => n.Figure == TaskFigure.MixingMin).Value.ShouldBe(mixing, 1e-6, what);
         told.Count.ShouldBeGreaterThan(4, what);
         foreach (var (thing, homes) in told)
         {

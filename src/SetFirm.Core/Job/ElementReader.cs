@@ -47,8 +47,8 @@ public sealed record ReadElement(
     /// <summary>Of cracks in what it lies on.</summary>
     public double CracksM { get; init; }
 
-    /// <summary>Grits that it is ground with, as said.</summary>
-    public (int From, int To) Grits => (Said.Grind?.From ?? AfterCare.CoarsestGrit, Said.Grind?.To ?? AfterCare.UsualLastGrit);
+    /// <summary>First and last grit that it is ground with, where it is.</summary>
+    public (int From, int To) Grits { get; init; } = (AfterCare.CoarsestGrit, AfterCare.UsualLastGrit);
 
     public SteelSaid Steel(UnitSystem sold) => new(Said.Steel?.School, Said.Steel?.Bar, SteelSpacing, sold) { Mesh = Said.Steel?.Mesh ?? MeshHeld.OnChairs };
 
@@ -78,7 +78,6 @@ internal static class ElementReader
             return null;
         }
 
-        CheckGrits(said, at.Self.At(nameof(said.Grind)), gate);
         var (fall, sound) = said.Traits.Flat ? FallOf(said.FallSaid, cast.Plan, at.Fall, gate) : (null, true);
         return new ReadElement(
             index, said, cast, own.WorkedOut, own.MisfitM, said.WastePercent ?? WastePercent(said.Bed, learnt), fall, sound, JointsOf(said, cast, at, gate),
@@ -86,17 +85,18 @@ internal static class ElementReader
             string.IsNullOrWhiteSpace(said.Above) ? null : gate.Length(at.Above, said.Above, 0, Limits.ThickestMm))
         {
             CracksM = said.CracksBelow(own)?.Metres ?? 0,
+            Grits = GritsOf(said.Finish == Finishing.Finish.GroundLater ? said.Grind : null, at.Self.At(nameof(said.Grind)), gate),
         };
     }
 
-    // Beyond what is wrong with them the usual ones stand in.
-    private static void CheckGrits(ElementDocument said, Place at, Gate gate)
+    // For what is wrong with them the usual ones stand in.
+    private static (int From, int To) GritsOf(GrindDocument? said, Place at, Gate gate)
     {
-        if (said.Grind is { } grind)
-        {
-            var from = grind.From ?? AfterCare.CoarsestGrit;
-            _ = gate.InRange(at.At(nameof(grind.From)), from, AfterCare.CoarsestGrit, AfterCare.FinestGrit) && gate.InRange(at.At(nameof(grind.To)), grind.To ?? Math.Max(from, AfterCare.UsualLastGrit), from, AfterCare.FinestGrit);
-        }
+        var from = said?.From ?? AfterCare.CoarsestGrit;
+        var to = said?.To ?? Math.Max(from, AfterCare.UsualLastGrit);
+        return gate.InRange(at.At(nameof(said.From)), from, AfterCare.CoarsestGrit, AfterCare.FinestGrit) && gate.InRange(at.At(nameof(said.To)), to, from, AfterCare.FinestGrit)
+            ? (from, to)
+            : (AfterCare.CoarsestGrit, AfterCare.UsualLastGrit);
     }
 
     // As is usual on such a bed, or as was learnt of it.

@@ -127,9 +127,13 @@ public static class AfterCare
     /// <param name="to">Last grit of the face: where the look is right.</param>
     public static ImmutableArray<TaskPart> Grits(double faceM2, double edgeM, int from = CoarsestGrit, int to = UsualLastGrit) =>
     [
-        .. Face.Where(g => g.Grit >= from && g.Grit <= to).Select(g => new TaskPart.Grit { Number = g.Grit, Edges = false, Minutes = g.MinPerM2 * faceM2 }),
-        .. Rim.Where(g => edgeM > 0 && g.Grit >= from && g.Grit <= to * 3 / 2).Select(g => new TaskPart.Grit { Number = g.Grit, Edges = true, Minutes = g.MinPerM * edgeM }),
+        .. Between(Face, from, to).Select(g => new TaskPart.Grit { Number = g.Grit, Edges = false, Minutes = g.Min * faceM2 }),
+        .. (edgeM > 0 ? Between(Rim, from, to * 3 / 2) : []).Select(g => new TaskPart.Grit { Number = g.Grit, Edges = true, Minutes = g.Min * edgeM }),
     ];
+
+    // Where none lies between the two, the finest that is not finer than the last.
+    private static IEnumerable<(int Grit, double Min)> Between(ImmutableArray<(int Grit, double Min)> grits, int from, int to) =>
+        grits.Any(g => g.Grit >= from && g.Grit <= to) ? grits.Where(g => g.Grit >= from && g.Grit <= to) : [grits.Last(g => g.Grit <= to)];
 
     /// <summary>How much of a product one coat takes, and in how many lots.</summary>
     /// <param name="areaM2">Coated.</param>

@@ -54,14 +54,25 @@ public sealed class KindsOfWorkTests
     }
 
     [Theory]
-    [InlineData(50, null, "/elements/0/grind/from")]
-    [InlineData(500, null, "/elements/0/grind/from")]
-    [InlineData(200, 120, "/elements/0/grind/to")]
-    [InlineData(null, 800, "/elements/0/grind/to")]
-    public void A_grit_that_is_none_is_told_at_its_field(int? from, int? to, string at)
+    [InlineData(59, null, "/elements/0/grind/from")]
+    [InlineData(60, null, null)]
+    [InlineData(400, null, null)]
+    [InlineData(401, null, "/elements/0/grind/from")]
+    [InlineData(120, 119, "/elements/0/grind/to")]
+    [InlineData(120, 120, null)]
+    [InlineData(210, 390, null)]
+    [InlineData(null, 400, null)]
+    [InlineData(null, 401, "/elements/0/grind/to")]
+    public void A_grit_that_is_none_is_told_at_its_field_and_with_any_other_there_is_something_to_grind(int? from, int? to, string? at)
     {
-        var plan = Plan(Kinds.Counter() with { Finish = Finish.GroundLater, Grind = new GrindDocument { From = from, To = to } });
-        plan.Findings.Where(f => f.Severity == Severity.Error).Select(f => f.Where.Path).ShouldBe([at]);
+        var top = Kinds.Counter() with { Finish = Finish.GroundLater, Grind = new GrindDocument { From = from, To = to } };
+        var plan = Plan(top);
+        plan.Findings.Where(f => f.Severity == Severity.Error).Select(f => f.Where.Path).ShouldBe(at is null ? [] : [at]);
+        var grits = The(plan, WorkTask.GrindFace)!.Parts.OfType<TaskPart.Grit>().Where(g => !g.Edges).ToArray();
+        grits.ShouldNotBeEmpty();
+        grits.ShouldAllBe(g => g.Minutes > 0 && g.Number <= AfterCare.FinestGrit);
+        // Of what is not ground nobody asks, nor tells of a field that is not there.
+        Plan(top with { Finish = Finish.Steel }).Findings.ShouldNotContain(f => f.Severity == Severity.Error);
     }
 
     [Fact]
@@ -77,7 +88,8 @@ public sealed class KindsOfWorkTests
         fills.Gear.ShouldContain(Gear.CartridgeGun);
         (fills.Minutes!.Value - marks.Minutes!.Value).ShouldBe(75, 1e-9);
         Plan(skim with { Cracks = "no" }).Findings.Where(f => f.Severity == Severity.Error).ShouldHaveSingleItem().Where.Path.ShouldBe("/elements/0/cracks");
-        Plan(skim with { Cracks = "900 m" }).Findings.Where(f => f.Severity == Severity.Error).ShouldHaveSingleItem().Where.Path.ShouldBe("/elements/0/cracks");
+        Plan(skim with { Cracks = "500 m" }).Findings.ShouldNotContain(f => f.Severity == Severity.Error);
+        Plan(skim with { Cracks = "500.1 m" }).Findings.Where(f => f.Severity == Severity.Error).ShouldHaveSingleItem().Where.Path.ShouldBe("/elements/0/cracks");
     }
 
     [Fact]
@@ -126,7 +138,7 @@ public sealed class KindsOfWorkTests
     }
 
     [Fact]
-    public void A_mould_of_layers_takes_resin_and_mat_between_them_and_oil_on_its_inner_face_once()
+    public void A_mould_of_layers_takes_resin_and_mat_between_them_and_wax_on_its_inner_face_alone()
     {
         // Radii 175 and 110 mm, 300 mm high: pi (R + r) s.
         var face = Math.PI * 0.285 * Math.Sqrt((0.065 * 0.065) + 0.09);
@@ -142,8 +154,9 @@ public sealed class KindsOfWorkTests
         built.Mould.InnerM2.ShouldBe(face, 1e-9);
         Bought(plan, Goods.LaminateResin).ShouldBe(built.LaminatedM2 * Goods.ResinLPerM2, 1e-9);
         Bought(plan, Goods.LaminateMat).ShouldBeGreaterThanOrEqualTo(built.LaminatedM2);
-        var castings = built.Castings.Length * built.Moulds;
-        Bought(plan, Goods.ReleaseOil).ShouldBeInRange(0, castings * face * 0.1);
+        // Two moulds, twice each.
+        (built.Moulds, built.Castings.Length).ShouldBe((2, 2));
+        Bought(plan, Goods.ReleaseWax).ShouldBe(2 * 2 * face / Goods.WaxCoversM2, 1e-9);
     }
 
     [Fact]

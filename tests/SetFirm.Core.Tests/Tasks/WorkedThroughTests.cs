@@ -87,7 +87,7 @@ public sealed class WorkedThroughTests
         tasks.SelectMany(t => t.Gear).Distinct().Order().ShouldBe(shop.Gear.Select(g => g.Gear));
         foreach (var gear in shop.Gear)
         {
-            gear.For.ShouldBe(tasks.Where(t => t.Gear.Contains(gear.Gear)).Select(t => t.Task).Distinct(), ignoreOrder: true);
+            gear.For.ShouldBe(tasks.Where(t => t.Gear.Contains(gear.Gear)).OrderBy(t => t.Phase).Select(t => t.Task).Distinct());
             gear.Days.ShouldNotBeEmpty($"{gear.Gear}");
         }
 

@@ -91,8 +91,8 @@ export const counterCastings: Record<Enum<'CounterCasting'>, string> = both({
 });
 
 export const counterDecks: Record<Enum<'CounterDeck'>, string> = both({
-  stays: 'That stays under it',
-  comesOff: 'That it comes off again',
+  stays: 'Cement board that stays',
+  comesOff: 'A deck that it comes off',
 });
 
 export const openingUses: Record<Enum<'OpeningUse'>, string> = both({
@@ -227,7 +227,7 @@ export const inspections: Record<Enum<'Inspection'>, string> = both({
   level: 'Level all round',
   fall: 'Fall: strings checked at every stake',
   baseCompacted: 'Base compacted, to height, nothing organic under it',
-  steelCover: 'Steel on its chairs, cover all round, ends capped',
+  steelCover: 'Steel on its chairs or ready to be pulled up, cover all round, ends capped',
   stakesCut: 'Stakes cut flush with the boards',
   topsClear: 'Board tops clear for the strike board',
   backfilled: 'Outside of the boards backfilled or braced',
@@ -312,7 +312,7 @@ export const build = both({
   bar: 'Bar',
   barUsual: 'the usual',
   spacing: 'Bars apart',
-  meshHeld: 'Comes to its height',
+  meshHeld: 'The mesh goes in',
   chairs: (n: number) => `${String(n)} chairs`,
   ties: (n: number) => `${String(n)} ties`,
   crossPieces: (n: number) => `${String(n)} cross pieces`,

@@ -9,7 +9,7 @@ export const tasks = both({
   past: (on: string) => `Some of it should have begun before today: as it stands the earliest pour is ${on}.`,
   series: (what: string, n: string, of: string, every: string, last: string) =>
     `${what}: casting ${n} of ${of}${every ? `, one every ${every}` : ''}${last ? `, the last on ${last}` : ''}.`,
-  ofPour: (n: string, of: string) => `Told of pour ${n} of ${of}.`,
+  ofPour: (n: string, of: string) => `This is pour ${n} of ${of}.`,
   eachTime: (what: string) => `Each time: ${what}.`,
   everyDays: (n: string, one: boolean) => (one ? 'day' : `${n} days`),
   moveThere: (on: string) => `Move the pour to ${on}`,
@@ -135,7 +135,10 @@ export const workTasks: Record<Enum<'WorkTask'>, { title: string; sign: string }
   setIsolation: { title: 'Set the isolating strip', sign: 'full depth, no gaps, top flush' },
   maskNear: { title: 'Cover walls and floors nearby', sign: 'nothing that you would mind is bare' },
   sealSeams: { title: 'Seal the seams', sign: 'a skin that does not stick, and no hole against the light' },
-  setSteel: { title: 'Lay the steel', sign: 'at its height on chairs or clips, tied, covered on every side' },
+  setSteel: {
+    title: 'Lay the steel',
+    sign: 'on chairs or clips at its height, or flat where it is pulled up; tied, covered on every side',
+  },
   oilForms: { title: 'Oil the forms', sign: 'a thin film everywhere, no puddle, none on the steel' },
   layPlastic: { title: 'Lay the plastic', sign: 'lapped and taped, no hole, nothing under it that pricks' },
   waxMould: { title: 'Wax the mould', sign: 'a thin, even film, rubbed dry' },

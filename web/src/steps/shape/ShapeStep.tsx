@@ -236,14 +236,14 @@ function CommonFields({
             value={element.grind?.from}
             label={fields.grindFrom}
             optional
-            placeholder="60"
+            placeholder={fields.usual}
           />
           <Amount
             at={`${path}/grind/to`}
             value={element.grind?.to}
             label={fields.grindTo}
             optional
-            placeholder="200"
+            placeholder={fields.usual}
           />
         </>
       )}
